@@ -1,0 +1,22 @@
+<?php
+
+$finder = (new PhpCsFixer\Finder())
+    ->in([__DIR__.'/core', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/migrations', __DIR__.'/config', __DIR__.'/public'])
+    ->name('*.php');
+
+return (new PhpCsFixer\Config())
+    ->setRiskyAllowed(true)
+    ->setRules([
+        '@Symfony' => true,
+        '@Symfony:risky' => true,
+        'declare_strict_types' => true,
+        // A sentence may stand above its tags without a paragraph for each.
+        'phpdoc_to_comment' => false,
+        'phpdoc_separation' => false,
+        'phpdoc_summary' => false,
+        'phpdoc_align' => ['align' => 'vertical'],
+        'native_function_invocation' => ['include' => ['@compiler_optimized'], 'scope' => 'namespaced'],
+        'global_namespace_import' => false,
+    ])
+    ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache')
+    ->setFinder($finder);

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Batch;
+
+use FeastLadle\Flow\StepFlow;
+use FeastLadle\Heat\Frying;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\PieceMaking;
+use FeastLadle\Vessel\FillLimit;
+use FeastLadle\Vessel\Shape;
+
+/** What one pan fries at a time: the fat it takes, pieces a load, and how many loads. */
+final readonly class FryingLoad
+{
+    /** Hot fat, g/ml: 0.92 − 0.00064(T − 20) at 160 °C. */
+    private const HOT_FAT_DENSITY = 0.83;
+
+    /** Fat shallower than this share of the wanted depth no longer floats the pieces. */
+    private const SHALLOWEST = 0.6;
+
+    private function __construct(public float $fatGrams, public int $piecesPerLoad, public int $loads, public float $fullestMl)
+    {
+    }
+
+    /** @return self|null null when this pan cannot fry them within its fill limit */
+    public static function in(Shape $pan, StepFlow $flow, PieceMaking $piece, float $wantedDepthMm, Larder $larder): ?self
+    {
+        $total = (int) ceil($flow->taken->pieces - 1e-9);
+        if ($total < 1) {
+            return null;
+        }
+        $pieceKg = $flow->taken->massGrams() / $total / 1000;
+        $pieceMl = $flow->taken->volumeMl($larder) / $total;
+        $mostMl = $pan->brimfulMl() * FillLimit::DeepFat->share();
+        $depth = min($wantedDepthMm, $pan->heightMm());
+        while ($depth >= self::SHALLOWEST * $wantedDepthMm) {
+            $fatMl = $pan->volumeMl($depth);
+            $fatKg = $fatMl * self::HOT_FAT_DENSITY / 1000;
+            try {
+                $perLoad = min($total, Frying::piecesPerLoad($pan->surfaceM2($depth), \M_PI / 4 * ($piece->widthMm / 1000) ** 2, $fatKg, $pieceKg));
+            } catch (\DomainException) {
+                return null;
+            }
+            if ($fatMl + $perLoad * $pieceMl <= $mostMl) {
+                return new self($fatKg * 1000, $perLoad, (int) ceil($total / $perLoad), $fatMl + $perLoad * $pieceMl);
+            }
+            $depth -= 1.0;
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Batch;
+
+use FeastLadle\Flow\Ledger;
+use FeastLadle\Flow\VesselRun;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\Recipe;
+use FeastLadle\Vessel\Vessel;
+
+/** Finds the fewest equal batches in which every run of a dish fits a vessel of the kitchen, and picks the vessels. */
+final readonly class PotChooser
+{
+    public const MOST_BATCHES = 60;
+
+    /** A pot that another dish already uses is taken only if it is so much the better. */
+    private const USED_PENALTY = 1.6;
+
+    public function __construct(private Kitchen $kitchen, private Larder $larder)
+    {
+    }
+
+    /**
+     * @param \Closure(int): float  $factorFor how many times the recipe, for a number of batches (pieces round up for each batch)
+     * @param array<string, string> $wishes    run id → vessel id, as the cook chose
+     * @param array<string, int>    $inUse     vessel id → how many runs of other dishes use it
+     */
+    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = []): BatchPlan
+    {
+        // Doubling would overshoot; but past twenty batches nobody counts single ones.
+        for ($batches = 1; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
+            $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius());
+            $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
+            if ([] === $plan->missing) {
+                return $plan;
+            }
+            $last = 1 === $batches ? $plan : $last;
+            // A run done once does not shrink with more batches: no use in going on.
+            foreach ($plan->missing as $missing) {
+                if ($missing->run->isOnce()) {
+                    return $plan;
+                }
+            }
+        }
+
+        return $last;
+    }
+
+    /**
+     * @param array<string, string> $wishes
+     * @param array<string, int>    $inUse
+     */
+    private function choose(Recipe $recipe, Ledger $ledger, int $batches, array $wishes, array $inUse): BatchPlan
+    {
+        $runs = $ledger->runs();
+        $neighbours = $this->neighbours($recipe, $runs);
+        $order = $runs;
+        // Wishes first, then the hungriest run, so that the big pots go where they are needed.
+        usort($order, static fn (VesselRun $a, VesselRun $b): int => [isset($wishes[$b->id]) ? 1 : 0, $b->needBrimMl] <=> [isset($wishes[$a->id]) ? 1 : 0, $a->needBrimMl]);
+        $chosen = [];
+        $missing = [];
+        foreach ($order as $run) {
+            $taken = [];
+            foreach ($neighbours[$run->id] as $other => $_) {
+                foreach (($chosen[$other] ?? null)->vessels ?? [] as $vessel) {
+                    $taken[$vessel->id] = true;
+                }
+            }
+            $choice = $this->vesselFor($run, $wishes[$run->id] ?? null, $taken, $inUse);
+            if ($choice instanceof NoPot) {
+                $missing[] = $choice;
+                continue;
+            }
+            $chosen[$run->id] = $choice;
+        }
+        $inOrder = [];
+        foreach ($runs as $run) {
+            if (isset($chosen[$run->id])) {
+                $inOrder[$run->id] = $chosen[$run->id];
+            }
+        }
+
+        return new BatchPlan($batches, $ledger, $inOrder, $missing);
+    }
+
+    /**
+     * @param array<string, true> $taken
+     * @param array<string, int>  $inUse
+     */
+    private function vesselFor(VesselRun $run, ?string $wish, array $taken, array $inUse): PotChoice|NoPot
+    {
+        $best = null;
+        $bestScore = \INF;
+        $largest = 0.0;
+        foreach ($this->kitchen->vessels as $vessel) {
+            if (null !== $wish ? $vessel->id !== $wish : ($vessel->kind !== $run->kind || isset($taken[$vessel->id]))) {
+                continue;
+            }
+            $largest = max($largest, $vessel->shape->brimfulMl());
+            $choice = $this->tryOne($run, $vessel, null !== $wish);
+            if (null === $choice) {
+                continue;
+            }
+            $score = $this->score($choice) * self::USED_PENALTY ** ($inUse[$vessel->id] ?? 0);
+            if ($score < $bestScore) {
+                $best = $choice;
+                $bestScore = $score;
+            }
+        }
+        if (null === $best && !$run->isHeated() && null === $wish) {
+            $best = $this->trySeveral($run, $taken);
+        }
+
+        return $best ?? new NoPot($run, $run->needBrimMl, $largest);
+    }
+
+    private function tryOne(VesselRun $run, Vessel $vessel, bool $wished): ?PotChoice
+    {
+        $frying = null;
+        $fullest = $run->fullest->fullestMl;
+        $step = $run->frying();
+        if (null !== $step) {
+            $depth = 0.0;
+            foreach ($step->takes as $take) {
+                $depth = $take->fatDepthMm ?? $depth;
+            }
+            $flow = $run->flows[0];
+            foreach ($run->flows as $candidate) {
+                $flow = $candidate->step->id === $step->id ? $candidate : $flow;
+            }
+            $piece = $step->pieces;
+            $frying = null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder);
+            if (null === $frying) {
+                return null;
+            }
+            $fullest = $frying->fullestMl;
+        } elseif ($run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6) {
+            return null;
+        }
+        $reason = match (true) {
+            $wished => PotReason::YourWish,
+            null !== $frying => PotReason::MostAtOnce,
+            $this->boilsOff($run) => PotReason::Widest,
+            default => PotReason::Smallest,
+        };
+
+        return new PotChoice($run, [$vessel], $fullest, $frying, $reason, $wished);
+    }
+
+    /** @param array<string, true> $taken */
+    private function trySeveral(VesselRun $run, array $taken): ?PotChoice
+    {
+        $vessels = array_values(array_filter($this->kitchen->vessels, static fn (Vessel $v): bool => $v->kind === $run->kind && !isset($taken[$v->id])));
+        usort($vessels, static fn (Vessel $a, Vessel $b): int => $b->shape->brimfulMl() <=> $a->shape->brimfulMl());
+        foreach ($vessels as $i => $smallest) {
+            // Filled alike, the smallest of them decides.
+            $count = $i + 1;
+            if ($run->needBrimMl / $count <= $smallest->shape->brimfulMl()) {
+                $used = \array_slice($vessels, 0, $count);
+
+                // The smallest stands first: it is the fullest one, and the one that is drawn.
+                return new PotChoice($run, array_reverse($used), $run->fullest->fullestMl / $count, null, PotReason::Several, false);
+            }
+        }
+
+        return null;
+    }
+
+    /** Lower is better. */
+    private function score(PotChoice $choice): float
+    {
+        $shape = $choice->vessel()->shape;
+
+        return match ($choice->reason) {
+            PotReason::MostAtOnce => (float) ($choice->frying->loads ?? 1) + $shape->brimfulMl() / 1e6,
+            PotReason::Widest => 1 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0)),
+            default => $shape->brimfulMl(),
+        };
+    }
+
+    private function boilsOff(VesselRun $run): bool
+    {
+        foreach ($run->flows as $flow) {
+            if (Growth::BoilOff === $flow->step->time->growth) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Runs that must not share a vessel: one is poured into the other, or both into a third.
+     *
+     * @param list<VesselRun> $runs
+     *
+     * @return array<string, array<string, true>>
+     */
+    private function neighbours(Recipe $recipe, array $runs): array
+    {
+        $runOf = [];
+        $neighbours = [];
+        foreach ($runs as $run) {
+            $neighbours[$run->id] = [];
+            foreach ($run->flows as $flow) {
+                $runOf[$flow->step->id] = $run->id;
+            }
+        }
+        foreach ($recipe->steps as $step) {
+            $meeting = array_map(static fn (string $s): ?string => $runOf[$s] ?? null, $step->sources());
+            $meeting[] = $runOf[$step->id] ?? null;
+            $meeting = array_values(array_unique(array_filter($meeting)));
+            foreach ($meeting as $a) {
+                foreach ($meeting as $b) {
+                    if ($a !== $b) {
+                        $neighbours[$a][$b] = true;
+                    }
+                }
+            }
+        }
+
+        return $neighbours;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Feast;
+
+use FeastLadle\Recipe\Recipe;
+
+/** One sweet of the menu. */
+final readonly class Dish
+{
+    /**
+     * @param float|null            $portion own portion for a grown-up, in the recipe's way of counting; null: the recipe's
+     * @param array<string, string> $pots    run id → vessel id, where the cook chose
+     */
+    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots)
+    {
+    }
+}

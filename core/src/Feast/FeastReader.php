@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Feast;
+
+use FeastLadle\Document\Faults;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Document\JsonText;
+use FeastLadle\Document\Node;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Portion\Group;
+
+/** Reads a feast document against a kitchen and a shelf of recipes, reporting every fault with its JSON pointer. */
+final readonly class FeastReader
+{
+    public const FORMAT = 'feast-ladle/feast';
+
+    /** Days before the feast on which work may be put. */
+    public const MOST_DAYS_BEFORE = 14;
+
+    public function __construct(private Kitchen $kitchen, private RecipeShelf $recipes)
+    {
+    }
+
+    /**
+     * @param \DateTimeImmutable|null $now when given, a moment before it is a fault
+     *
+     * @throws FaultyDocument
+     */
+    public function read(string $json, ?\DateTimeImmutable $now = null): Feast
+    {
+        $faults = new Faults();
+
+        return $this->fromNode(JsonText::decode($json, 'feast', $faults), $faults, $now);
+    }
+
+    /** @throws FaultyDocument */
+    public function fromNode(Node $root, Faults $faults, ?\DateTimeImmutable $now = null): Feast
+    {
+        $root->onlyKeys(['format', 'version', 'name', 'date', 'timeZone', 'plateCapGrams', 'groups', 'moments', 'hands', 'dishes', 'kitchen', 'recipes']);
+        if (self::FORMAT !== $root->at('format')->string()) {
+            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
+        }
+        $root->at('version')->int(1, 1);
+        $name = $root->at('name')->string(null, 120);
+        $zone = $this->timeZone($root->at('timeZone'));
+        $date = $this->date($root->at('date'));
+        $groups = $this->groups($root->at('groups'));
+        $moments = [];
+        foreach ($root->at('moments')->items(20, 1) as $node) {
+            $moments[] = $this->moment($node, $date, $zone, $now);
+        }
+        usort($moments, static fn (Moment $a, Moment $b): int => $a->at <=> $b->at);
+        $shifts = [];
+        foreach ($root->at('hands')->items(200) as $node) {
+            $shifts[] = $this->shift($node, $date, $zone);
+        }
+        $dishes = $this->dishes($root->at('dishes'));
+        $cap = $root->has('plateCapGrams') ? $root->at('plateCapGrams')->number(10, 2000) : null;
+        $faults->throwIfAny('feast');
+        if ([] === $groups || [] === $moments) {
+            throw FaultyDocument::because('feast', 'A feast needs guests and a moment.');
+        }
+
+        return new Feast($name, $zone, $cap, $groups, $moments, $shifts, $dishes);
+    }
+
+    private function timeZone(Node $node): \DateTimeZone
+    {
+        $name = $node->string();
+        try {
+            return new \DateTimeZone('' === $name ? 'UTC' : $name);
+        } catch (\Exception) {
+            $node->fault('There is no time zone "{given}".', ['given' => mb_substr($name, 0, 40)]);
+
+            return new \DateTimeZone('UTC');
+        }
+    }
+
+    private function date(Node $node): string
+    {
+        $text = $node->string();
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+        if (false === $date || $date->format('Y-m-d') !== $text) {
+            $node->fault('A date is written year-month-day, as in 2031-11-15.');
+
+            return '2031-11-15';
+        }
+
+        return $text;
+    }
+
+    /** A time of the clock on the feast's day, or so many days from it, in the feast's own zone. */
+    private function moment(Node $node, string $date, \DateTimeZone $zone, ?\DateTimeImmutable $now): Moment
+    {
+        $node->object(['id', 'kind', 'name', 'day', 'time', 'bowls']);
+        $kind = $node->at('kind')->enum(MomentKind::class);
+        $at = $this->instant($node->at('time'), $date, $node->at('day')->int(0, 3, 0), $zone);
+        if (null !== $now && $at < $now) {
+            $node->at('time')->fault('This moment, {moment}, is in the past.', ['moment' => $at->format('Y-m-d H:i')]);
+        }
+
+        return new Moment($node->at('id')->id(), $kind, $node->at('name')->string(null, 60), $at, $node->at('bowls')->int(0, 1000, 0));
+    }
+
+    private function instant(Node $time, string $date, int $day, \DateTimeZone $zone): \DateTimeImmutable
+    {
+        $text = $time->string();
+        if (1 !== preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $text)) {
+            $time->fault('A time is written hours:minutes, as in 18:30.');
+            $text = '12:00';
+        }
+
+        return new \DateTimeImmutable(\sprintf('%s %+d days %s', $date, $day, $text), $zone);
+    }
+
+    /** @return list<Group> */
+    private function groups(Node $list): array
+    {
+        $groups = [];
+        foreach ($list->items(30, 1) as $node) {
+            $node->object(['id', 'name', 'count', 'appetite']);
+            $groups[] = new Group($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(0, Group::MOST_GUESTS), $node->at('appetite')->number(0.1, 3, 1.0));
+        }
+        $guests = array_sum(array_map(static fn (Group $g): int => $g->count, $groups));
+        if ([] !== $groups && $guests < 1) {
+            $list->at(0)->at('count')->fault('Somebody must come: the guests add up to none.');
+        }
+        if ($guests > Group::MOST_GUESTS) {
+            $list->fault('The guests add up to {sum}; the most is {limit}.', ['sum' => $guests, 'limit' => Group::MOST_GUESTS]);
+        }
+
+        return $groups;
+    }
+
+    private function shift(Node $node, string $date, \DateTimeZone $zone): Shift
+    {
+        $node->object(['person', 'day', 'from', 'to']);
+        $person = $node->at('person')->string();
+        if ('' !== $person && !isset($this->kitchen->people[$person])) {
+            $node->at('person')->fault('Nobody called "{id}" works in this kitchen.', ['id' => mb_substr($person, 0, 40)]);
+        }
+        $day = $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0);
+        $from = $this->instant($node->at('from'), $date, $day, $zone);
+        $to = $this->instant($node->at('to'), $date, $day, $zone);
+        // A shift that ends "before" it starts goes past midnight.
+        if ($to <= $from) {
+            $to = $to->modify('+1 day');
+        }
+
+        return new Shift($person, $from, $to);
+    }
+
+    /** @return list<Dish> */
+    private function dishes(Node $list): array
+    {
+        $dishes = [];
+        $ids = [];
+        foreach ($list->items(26) as $i => $node) {
+            $node->object(['id', 'recipe', 'revision', 'portion', 'uptake', 'pots']);
+            $id = $node->at('id')->id();
+            if (isset($ids[$id])) {
+                $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
+            }
+            $ids[$id] = true;
+            $slug = $node->at('recipe')->string();
+            $revision = $node->has('revision') ? $node->at('revision')->int(1, 1_000_000) : null;
+            $recipe = $this->recipes->find($slug, $revision);
+            $portion = $node->has('portion') ? $node->at('portion')->number(0.1, 2000) : null;
+            $uptake = $node->at('uptake')->number(0.05, 1, 1.0);
+            if (null === $recipe) {
+                $node->at('recipe')->fault('There is no recipe "{slug}"{revision}.', ['slug' => mb_substr($slug, 0, 60), 'revision' => null === $revision ? '' : ' in revision '.$revision]);
+                continue;
+            }
+            $pots = [];
+            foreach ($node->at('pots')->fields(100) as $run => $place) {
+                $vessel = $place->string();
+                $step = $recipe->steps[$run] ?? null;
+                if (null === $step || null === $step->vessel || null !== $step->vessel->continues) {
+                    $place->fault('No vessel is begun at a step "{id}" of this recipe.', ['id' => mb_substr($run, 0, 60)]);
+                } elseif (!isset($this->kitchen->vessels[$vessel])) {
+                    $place->fault('This kitchen has no pot "{id}".', ['id' => mb_substr($vessel, 0, 60)]);
+                } elseif ($this->kitchen->vessels[$vessel]->kind !== $step->vessel->kind) {
+                    $place->fault('"{name}" is a {kind}, but this step needs a {wanted}.', ['name' => $this->kitchen->vessels[$vessel]->name, 'kind' => $this->kitchen->vessels[$vessel]->kind->value, 'wanted' => $step->vessel->kind->value]);
+                } else {
+                    $pots[$run] = $vessel;
+                }
+            }
+            $dishes[] = new Dish($id, \chr(65 + $i), $recipe, $portion, $uptake, $pots);
+        }
+
+        return $dishes;
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Flow;
+
+use FeastLadle\Larder\Larder;
+
+/** What is in a vessel: ingredients as they went in, the water that has left them since, the temperature, and pieces if it has been shaped. */
+final readonly class Contents
+{
+    /** ml per gram of water at 20 °C */
+    private const WATER_ML = 1.002;
+
+    /**
+     * @param array<string, float> $grams      by ingredient id, as put in
+     * @param float                $waterOff   grams of water that have left
+     * @param float                $pieces     0 while it is one mass
+     */
+    private function __construct(public array $grams, public float $waterOff, public float $celsius, public float $pieces)
+    {
+    }
+
+    public static function nothing(): self
+    {
+        return new self([], 0.0, 20.0, 0.0);
+    }
+
+    public static function of(string $ingredient, float $grams, float $celsius): self
+    {
+        return new self([$ingredient => $grams], 0.0, $celsius, 0.0);
+    }
+
+    public function plus(self $other, Larder $larder): self
+    {
+        $grams = $this->grams;
+        foreach ($other->grams as $id => $amount) {
+            $grams[$id] = ($grams[$id] ?? 0.0) + $amount;
+        }
+        $own = $this->heatCapacityKj($larder);
+        $theirs = $other->heatCapacityKj($larder);
+        $celsius = $own + $theirs > 0 ? ($own * $this->celsius + $theirs * $other->celsius) / ($own + $theirs) : $this->celsius;
+
+        return new self($grams, $this->waterOff + $other->waterOff, $celsius, $this->pieces + $other->pieces);
+    }
+
+    public function share(float $share): self
+    {
+        return new self(array_map(static fn (float $g): float => $g * $share, $this->grams), $this->waterOff * $share, $this->celsius, $this->pieces * $share);
+    }
+
+    public function withWaterOff(float $grams): self
+    {
+        return new self($this->grams, $this->waterOff + $grams, $this->celsius, $this->pieces);
+    }
+
+    public function withCelsius(float $celsius): self
+    {
+        return new self($this->grams, $this->waterOff, $celsius, $this->pieces);
+    }
+
+    public function withPieces(float $pieces): self
+    {
+        return new self($this->grams, $this->waterOff, $this->celsius, $pieces);
+    }
+
+    public function massGrams(): float
+    {
+        return array_sum($this->grams) - $this->waterOff;
+    }
+
+    /** Volume in the pot at 20 °C: V = Σ m·v, less the water that has left. */
+    public function volumeMl(Larder $larder): float
+    {
+        $ml = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $ml += $grams * $larder->get($id)->potMl;
+        }
+
+        return max(0.0, $ml - $this->waterOff * self::WATER_ML);
+    }
+
+    /** Volume as it stands hot: watery food grows by 0.05 % a kelvin. */
+    public function hotVolumeMl(Larder $larder, float $celsius): float
+    {
+        return $this->volumeMl($larder) / (1 - 0.0005 * max(0.0, $celsius - 20));
+    }
+
+    public function waterGrams(Larder $larder): float
+    {
+        $water = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $water += $grams * $larder->get($id)->composition->water;
+        }
+
+        return $water - $this->waterOff;
+    }
+
+    public function sugarGrams(Larder $larder): float
+    {
+        $sugar = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $sugar += $grams * $larder->get($id)->composition->sugar;
+        }
+
+        return $sugar;
+    }
+
+    public function heatCapacityKj(Larder $larder): float
+    {
+        $kj = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $kj += $grams / 1000 * $larder->get($id)->composition->specificHeat();
+        }
+
+        return max(0.0, $kj - $this->waterOff / 1000 * 4.18);
+    }
+
+    /** Water that must go for the level to fall to this share. */
+    public function waterToVolumeShare(float $share, Larder $larder): float
+    {
+        return $this->volumeMl($larder) * (1 - $share) / self::WATER_ML;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Flow;
+
+use FeastLadle\Recipe\Step;
+use FeastLadle\Vessel\FillLimit;
+use FeastLadle\Vessel\VesselKind;
+
+/** A chain of steps in one vessel, with its fullest moment: the step at which it needs the largest vessel. */
+final readonly class VesselRun
+{
+    /**
+     * @param non-empty-list<StepFlow> $flows
+     * @param float                    $needBrimMl what a vessel must hold to the brim for every step to stay under its limit
+     */
+    private function __construct(
+        public string $id,
+        public VesselKind $kind,
+        public array $flows,
+        public StepFlow $fullest,
+        public FillLimit $limit,
+        public float $needBrimMl,
+    ) {
+    }
+
+    /** @param non-empty-list<StepFlow> $flows */
+    public static function of(array $flows): self
+    {
+        $fullest = $flows[0];
+        $most = -1.0;
+        foreach ($flows as $flow) {
+            $brim = $flow->fullestMl / $flow->step->process->fillLimit()->share();
+            if ($brim > $most) {
+                $most = $brim;
+                $fullest = $flow;
+            }
+        }
+        $kind = $flows[0]->step->vessel->kind ?? VesselKind::Bowl;
+
+        return new self($flows[0]->step->id, $kind, $flows, $fullest, $fullest->step->process->fillLimit(), $most);
+    }
+
+    public function isHeated(): bool
+    {
+        foreach ($this->flows as $flow) {
+            if (\FeastLadle\Heat\Flame::None !== $flow->step->flame) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isOnce(): bool
+    {
+        return $this->flows[0]->step->once;
+    }
+
+    /** The step that fries in this vessel, if any. */
+    public function frying(): ?Step
+    {
+        foreach ($this->flows as $flow) {
+            if (\FeastLadle\Recipe\Process::DeepFry === $flow->step->process) {
+                return $flow->step;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Heat;
+
+use FeastLadle\Syrup\BoilingPoint;
+
+/** Heat that an open pot loses to the room: q = e·0.089(p(T) − p_room) + 0.010(T − T_room) kW per m² of surface, ±30 %. */
+final readonly class OpenPot
+{
+    public const UNCOVERED = 1.0;
+    public const UNDER_SKIN = 0.5;
+    public const LID_AJAR = 0.4;
+    public const LID_ON = 0.1;
+
+    public function __construct(private float $roomCelsius = 28.0, private float $humidity = 0.6)
+    {
+    }
+
+    public function lossKwPerM2(float $celsius, float $openness = self::UNCOVERED): float
+    {
+        $roomKpa = $this->humidity * BoilingPoint::vapourPressureKpa($this->roomCelsius);
+
+        return $openness * 0.089 * (BoilingPoint::vapourPressureKpa($celsius) - $roomKpa) + 0.010 * ($celsius - $this->roomCelsius);
+    }
+}

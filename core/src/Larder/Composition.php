@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Larder;
+
+/** Shares of an ingredient by mass; what remains is starch, protein and fibre. */
+final readonly class Composition
+{
+    public function __construct(public float $water, public float $sugar, public float $fat)
+    {
+    }
+
+    /** kJ/kg·K from composition: 4.18 w + 2.1 fat + 1.6 for sugar, starch and the rest. */
+    public function specificHeat(): float
+    {
+        return 4.18 * $this->water + 2.1 * $this->fat + 1.6 * (1 - $this->water - $this->fat);
+    }
+}

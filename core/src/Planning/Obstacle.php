@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Planning;
+
+/** Why a dish cannot be, or cannot be in time. The template is a message id with {placeholders}. */
+final readonly class Obstacle
+{
+    /** @param array<string, string|int|float> $values */
+    public function __construct(public string $dish, public string $template, public array $values = [])
+    {
+    }
+}

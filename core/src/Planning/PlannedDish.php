@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Planning;
+
+use FeastLadle\Batch\BatchPlan;
+use FeastLadle\Feast\Dish;
+use FeastLadle\Portion\Demand;
+
+/** A dish with all its quantities. */
+final readonly class PlannedDish
+{
+    /**
+     * @param float                $factor   how many times the recipe as written
+     * @param float                $portionGrams grams of the portion that a grown-up gets
+     * @param array<string, float> $measured ingredient id → grams over all bowls of all batches, as they are measured
+     * @param array<string, list<MeasuredBowl>> $bowls by step id: the bowls of one batch (or of the one go)
+     */
+    public function __construct(
+        public Dish $dish,
+        public Demand $demand,
+        public float $factor,
+        public float $portionGrams,
+        public BatchPlan $batchPlan,
+        public array $measured,
+        public array $bowls,
+    ) {
+    }
+
+    /** The batch as a multiple of the recipe as written. */
+    public function scale(): float
+    {
+        return $this->factor / $this->batchPlan->batches;
+    }
+
+    public function canBeCooked(): bool
+    {
+        return [] === $this->batchPlan->missing;
+    }
+}

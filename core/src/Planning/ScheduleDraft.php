@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Planning;
+
+use FeastLadle\Schedule\Problem;
+
+/** A feast as a schedule problem, and what its activities stand for. */
+final readonly class ScheduleDraft
+{
+    /**
+     * @param \DateTimeImmutable        $origin    minute 0 of the problem
+     * @param array<string, StepKey>    $steps     by activity id; markers are not in it
+     * @param array<string, string>     $lastOf    activity id → dish id, for the steps that finish a dish
+     * @param list<Obstacle>            $obstacles dishes left out, and why
+     */
+    public function __construct(public Problem $problem, public \DateTimeImmutable $origin, public array $steps, public array $lastOf, public array $obstacles)
+    {
+    }
+
+    public function instant(int $minute): \DateTimeImmutable
+    {
+        // Seconds since the epoch, so that a clock change in between cannot shift it.
+        return $this->origin->setTimestamp($this->origin->getTimestamp() + 60 * $minute);
+    }
+
+    public function minute(\DateTimeImmutable $instant): int
+    {
+        return intdiv($instant->getTimestamp() - $this->origin->getTimestamp(), 60);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Recipe;
+
+/** A step that makes pieces: grams of one, and how wide one lies in the pan. */
+final readonly class PieceMaking
+{
+    public function __construct(public float $grams, public float $widthMm)
+    {
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Recipe;
+
+/** A tie to a former step: this one starts at least and at most so many minutes after that one's end. */
+final readonly class Tie
+{
+    public function __construct(public string $after, public int $minMinutes, public ?int $maxMinutes, public string $why)
+    {
+    }
+}

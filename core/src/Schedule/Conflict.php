@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/** Something that stands in the way, in the problem's own ids. */
+final readonly class Conflict
+{
+    /**
+     * @param string       $kind       window, link, need, calendar, resource or budget
+     * @param list<string> $activities
+     * @param list<string> $resources
+     * @param list<int>    $links      indexes into the problem's links
+     */
+    public function __construct(public string $kind, public string $text, public array $activities = [], public array $resources = [], public array $links = [])
+    {
+    }
+}

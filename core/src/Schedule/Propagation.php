@@ -1,0 +1,516 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/**
+ * What can be said about a problem without searching: windows of every start, by links, calendars and pairs that cannot
+ * overlap; a proven lower bound; and, where a window closes, the proof that no schedule exists.
+ *
+ * Longest paths over start-to-start arcs (Bellman and Ford), with immediate selection of disjunctive pairs after
+ * Carlier and Pinson; overload checking of resources over windows.
+ */
+final class Propagation
+{
+    /** Above this size the all-pairs matrix and the overload check cost more than they tell. */
+    private const ALL_PAIRS_LIMIT = 120;
+    private const NEVER = -1_000_000_000;
+
+    /** @var array<int, int> earliest start by activity */
+    public array $earliest;
+
+    /** @var array<int, int> latest start by activity */
+    public array $latest;
+
+    /** @var list<Conflict> empty unless infeasibility is proven */
+    public array $conflicts = [];
+
+    /** @var list<array{int, int, int, int}> from, to, weight, link index or −1 for a derived order */
+    private array $arcs;
+
+    /** @var array<int, array{int, int, int}> activity → the activity, link and weight that moved its earliest start */
+    private array $whyEarliest = [];
+
+    /** @var array<int, array{int, int, int}> */
+    private array $whyLatest = [];
+
+    /** @var array<int, int> activity → resource whose calendar moved it */
+    private array $byCalendar = [];
+
+    public function __construct(private readonly Network $network)
+    {
+        $this->arcs = $network->arcs();
+        $this->earliest = $network->earliestStart;
+        $this->latest = [];
+        for ($i = 0; $i < $network->size; ++$i) {
+            $this->latest[] = $network->latestEnd[$i] - $network->shortest[$i];
+        }
+        $this->run();
+    }
+
+    private function run(): void
+    {
+        if (!$this->needsCanBeMet() || !$this->tighten()) {
+            return;
+        }
+        $pairs = $this->disjunctivePairs();
+        for ($round = 0; $round < 30; ++$round) {
+            $ordered = $this->orderPairs($pairs);
+            if (null === $ordered || ($ordered && !$this->tighten())) {
+                return;
+            }
+            if (!$ordered) {
+                break;
+            }
+        }
+        $this->findOverload();
+    }
+
+    private function needsCanBeMet(): bool
+    {
+        $n = $this->network;
+        for ($i = 0; $i < $n->size; ++$i) {
+            if (!$this->fitsUnits($n->needs[$i], [$n->ids[$i]])) {
+                return false;
+            }
+        }
+        foreach ($n->holdNeeds as $h => $needs) {
+            if (!$this->fitsUnits(array_map(static fn (array $need): array => [$need[0], $need[1], []], $needs), array_map(static fn (int $i): string => $n->ids[$i], $n->holdMembers[$h]))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param list<array{int, int, array<int, int>}> $needs
+     * @param list<string>                           $activities
+     */
+    private function fitsUnits(array $needs, array $activities): bool
+    {
+        $n = $this->network;
+        foreach ($needs as [$choice, $units]) {
+            $able = array_filter($n->options[$choice], static fn (int $r): bool => $n->capacity[$r] >= $units);
+            if (\count($able) < $n->takes[$choice]) {
+                $this->conflicts[] = new Conflict('need', \sprintf('%d of these resources are wanted with %d units each, but only %d have that much', $n->takes[$choice], $units, \count($able)), $activities, array_map(static fn (int $r): string => $n->resourceIds[$r], $n->options[$choice]));
+
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Longest paths and calendars to a fixpoint.
+     *
+     * @phpstan-impure
+     *
+     * @return bool false when a window closed
+     */
+    private function tighten(): bool
+    {
+        $n = $this->network;
+        $rounds = 0;
+        do {
+            $moved = false;
+            // A circle of links that needs more time than it allows would creep on to the horizon; its parents betray it.
+            if (0 === ++$rounds % ($n->size + 2) && $this->circleFound()) {
+                return false;
+            }
+            foreach ($this->arcs as [$from, $to, $weight, $link]) {
+                $start = $this->earliest[$from] + $weight;
+                if ($start > $this->earliest[$to]) {
+                    $this->earliest[$to] = $start;
+                    $this->whyEarliest[$to] = [$from, $link, $weight];
+                    $moved = true;
+                    if ($start > $this->latest[$to]) {
+                        return $this->closed($to);
+                    }
+                }
+                $start = $this->latest[$to] - $weight;
+                if ($start < $this->latest[$from]) {
+                    $this->latest[$from] = $start;
+                    $this->whyLatest[$from] = [$to, $link, $weight];
+                    $moved = true;
+                    if ($start < $this->earliest[$from]) {
+                        return $this->closed($from);
+                    }
+                }
+            }
+            for ($i = 0; $i < $n->size; ++$i) {
+                if ($this->earliest[$i] > $this->latest[$i]) {
+                    return $this->closed($i);
+                }
+                foreach ($n->needs[$i] as [$choice, , $durations]) {
+                    $moved = $this->byCalendarOf($i, $choice, $durations) || $moved;
+                    if ($this->earliest[$i] > $this->latest[$i]) {
+                        return $this->closed($i);
+                    }
+                }
+            }
+        } while ($moved);
+
+        return true;
+    }
+
+    /** Looks for a circle of links whose least gaps add up to more than nothing. */
+    private function circleFound(): bool
+    {
+        $n = $this->network;
+        $colour = [];
+        for ($root = 0; $root < $n->size; ++$root) {
+            $path = [];
+            for ($at = $root; isset($this->whyEarliest[$at]) && !isset($colour[$at]); $at = $this->whyEarliest[$at][0]) {
+                $colour[$at] = $root + 1;
+                $path[] = $at;
+            }
+            if (($colour[$at] ?? 0) !== $root + 1) {
+                continue;
+            }
+            $from = array_search($at, $path, true);
+            $circle = \array_slice($path, false === $from ? 0 : $from);
+            $sum = 0;
+            $links = [];
+            foreach ($circle as $i) {
+                $sum += $this->whyEarliest[$i][2];
+                if ($this->whyEarliest[$i][1] >= 0) {
+                    $links[] = $this->whyEarliest[$i][1];
+                }
+            }
+            if ($sum > 0) {
+                $this->conflicts[] = new Conflict('link', \sprintf('these wait for each other in a circle that needs %d more than its links allow', $sum), array_map(static fn (int $i): string => $n->ids[$i], $circle), [], $links);
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param array<int, int> $durations */
+    private function byCalendarOf(int $i, int $choice, array $durations): bool
+    {
+        $n = $this->network;
+        if (0 === $n->longest[$i]) {
+            return false;
+        }
+        $first = \PHP_INT_MAX;
+        $last = \PHP_INT_MIN;
+        foreach ($n->options[$choice] as $r) {
+            $length = max($n->shortest[$i], [] === $durations ? 0 : ($durations[$r] ?? $n->likely[$i]));
+            foreach ($n->calendar[$r] as [$from, $to]) {
+                $low = max($from, $this->earliest[$i]);
+                $high = min($to - $length, $this->latest[$i]);
+                if ($low <= $high) {
+                    $first = min($first, $low);
+                    $last = max($last, $high);
+                }
+            }
+        }
+        $moved = false;
+        if ($first > $this->earliest[$i]) {
+            $this->earliest[$i] = min($first, self::NEVER * -1);
+            $this->byCalendar[$i] = $choice;
+            $moved = true;
+        }
+        if ($last < $this->latest[$i]) {
+            $this->latest[$i] = max($last, self::NEVER);
+            $this->byCalendar[$i] = $choice;
+            $moved = true;
+        }
+
+        return $moved;
+    }
+
+    /** Records why the window of an activity closed: the chains of links that push it from both sides. */
+    private function closed(int $activity): bool
+    {
+        $n = $this->network;
+        $activities = [$activity => true];
+        $links = [];
+        $resources = [];
+        foreach ([$this->whyEarliest, $this->whyLatest] as $why) {
+            $at = $activity;
+            for ($guard = 0; isset($why[$at]) && $guard <= $n->size; ++$guard) {
+                [$at, $link] = $why[$at];
+                if (isset($activities[$at]) && ($link < 0 || isset($links[$link]))) {
+                    break;
+                }
+                $activities[$at] = true;
+                if ($link >= 0) {
+                    $links[$link] = true;
+                }
+            }
+        }
+        foreach (array_keys($activities) as $i) {
+            if (isset($this->byCalendar[$i])) {
+                foreach ($n->options[$this->byCalendar[$i]] as $r) {
+                    $resources[$r] = true;
+                }
+            }
+        }
+        $text = abs($this->earliest[$activity]) >= -self::NEVER || abs($this->latest[$activity]) >= -self::NEVER
+            ? \sprintf('%s fits no time at which what it needs is available', $n->ids[$activity])
+            : \sprintf('%s cannot start before %d, and must start by %d', $n->ids[$activity], $this->earliest[$activity], $this->latest[$activity]);
+        $names = [];
+        foreach (array_keys($activities) as $i) {
+            $names[] = $n->ids[$i];
+        }
+        $this->conflicts[] = new Conflict([] !== $links ? 'link' : ([] !== $resources ? 'calendar' : 'window'), $text, $names, array_map(static fn (int $r): string => $n->resourceIds[$r], array_keys($resources)), array_keys($links));
+
+        return false;
+    }
+
+    /** @return list<array{int, int, int}> two activities that both must have a resource which cannot serve both at once, and that resource */
+    private function disjunctivePairs(): array
+    {
+        $n = $this->network;
+        $forced = [];
+        for ($i = 0; $i < $n->size; ++$i) {
+            if (0 === $n->shortest[$i]) {
+                continue;
+            }
+            foreach ($n->needs[$i] as [$choice, $units]) {
+                if (\count($n->options[$choice]) === $n->takes[$choice]) {
+                    foreach ($n->options[$choice] as $r) {
+                        $forced[$r][$i] = ($forced[$r][$i] ?? 0) + $units;
+                    }
+                }
+            }
+        }
+        $pairs = [];
+        foreach ($forced as $r => $users) {
+            $list = array_keys($users);
+            foreach ($list as $x => $i) {
+                for ($y = $x + 1, $count = \count($list); $y < $count; ++$y) {
+                    $j = $list[$y];
+                    if ($users[$i] + $users[$j] > $n->capacity[$r]) {
+                        $pairs[] = [$i, $j, $r];
+                    }
+                }
+            }
+        }
+
+        return \count($pairs) > 20000 ? \array_slice($pairs, 0, 20000) : $pairs;
+    }
+
+    /**
+     * Where only one order of a pair is left, it becomes an arc.
+     *
+     * @param list<array{int, int, int}> $pairs
+     *
+     * @return bool|null whether something was learned; null when some pair has no order left
+     */
+    private function orderPairs(array $pairs): ?bool
+    {
+        $n = $this->network;
+        if ([] === $pairs) {
+            return false;
+        }
+        $distance = $n->size <= self::ALL_PAIRS_LIMIT ? $this->allPairs() : [];
+        $learned = false;
+        foreach ($pairs as [$i, $j, $r]) {
+            $shared = [] !== array_intersect($n->holdsOf[$i], $n->holdsOf[$j]);
+            $gap = $shared ? 0 : $n->turnover[$r];
+            $first = $this->canPrecede($i, $j, $gap, $distance);
+            $second = $this->canPrecede($j, $i, $gap, $distance);
+            if (!$first && !$second) {
+                $this->conflicts[] = new Conflict('resource', \sprintf('%s and %s both need %s, and their windows and links leave no order for them', $n->ids[$i], $n->ids[$j], $n->resourceIds[$r]), [$n->ids[$i], $n->ids[$j]], [$n->resourceIds[$r]]);
+
+                return null;
+            }
+            if ($first xor $second) {
+                [$before, $after] = $first ? [$i, $j] : [$j, $i];
+                $weight = $n->shortest[$before] + $gap;
+                if ([] === $distance ? $this->earliest[$after] < $this->earliest[$before] + $weight || $this->latest[$before] > $this->latest[$after] - $weight : $distance[$before][$after] < $weight) {
+                    $this->arcs[] = [$before, $after, $weight, -1];
+                    $learned = true;
+                }
+            }
+        }
+
+        return $learned;
+    }
+
+    /** @param array<int, array<int, int>> $distance */
+    private function canPrecede(int $i, int $j, int $gap, array $distance): bool
+    {
+        $length = $this->network->shortest[$i] + $gap;
+        if ($this->earliest[$i] + $length > $this->latest[$j]) {
+            return false;
+        }
+
+        // start(j) − start(i) is at most −distance[j][i].
+        return [] === $distance || self::NEVER === $distance[$j][$i] || $length <= -$distance[$j][$i];
+    }
+
+    /** @return array<int, array<int, int>> longest start-to-start path, NEVER where there is none (Floyd and Warshall) */
+    private function allPairs(): array
+    {
+        $size = $this->network->size;
+        $d = array_fill(0, $size, array_fill(0, $size, self::NEVER));
+        for ($i = 0; $i < $size; ++$i) {
+            $d[$i][$i] = 0;
+        }
+        foreach ($this->arcs as [$from, $to, $weight]) {
+            if ($weight > $d[$from][$to]) {
+                $d[$from][$to] = $weight;
+            }
+        }
+        for ($k = 0; $k < $size; ++$k) {
+            $through = $d[$k];
+            for ($i = 0; $i < $size; ++$i) {
+                $toK = $d[$i][$k];
+                if (self::NEVER === $toK) {
+                    continue;
+                }
+                $row = $d[$i];
+                for ($j = 0; $j < $size; ++$j) {
+                    if (self::NEVER !== $through[$j] && $toK + $through[$j] > $row[$j]) {
+                        $row[$j] = $toK + $through[$j];
+                    }
+                }
+                $d[$i] = $row;
+            }
+        }
+
+        return $d;
+    }
+
+    /** Overload: what must happen within a window wants more of a set of resources than there is. */
+    private function findOverload(): void
+    {
+        $n = $this->network;
+        if ($n->size > self::ALL_PAIRS_LIMIT) {
+            return;
+        }
+        $users = [];
+        for ($i = 0; $i < $n->size; ++$i) {
+            foreach ($n->needs[$i] as [$choice, $units]) {
+                $options = $n->options[$choice];
+                sort($options);
+                $users[implode(',', $options)][] = [$i, $units * $n->takes[$choice] * $n->shortest[$i], $options];
+            }
+        }
+        foreach ($users as $list) {
+            $options = $list[0][2];
+            foreach ($list as [$a]) {
+                $from = $this->earliest[$a];
+                foreach ($list as [$b]) {
+                    $to = $this->latest[$b] + $n->shortest[$b];
+                    $wanted = 0;
+                    $inside = [];
+                    foreach ($list as [$i, $energy]) {
+                        if ($this->earliest[$i] >= $from && $this->latest[$i] + $n->shortest[$i] <= $to) {
+                            $wanted += $energy;
+                            $inside[] = $n->ids[$i];
+                        }
+                    }
+                    $there = 0;
+                    foreach ($options as $r) {
+                        foreach ($n->calendar[$r] as [$open, $close]) {
+                            $there += $n->capacity[$r] * max(0, min($to, $close) - max($from, $open));
+                        }
+                    }
+                    if ($wanted > $there) {
+                        $this->conflicts[] = new Conflict('resource', \sprintf('between %d and %d these need %d unit-minutes where there are %d', $from, $to, $wanted, $there), $inside, array_map(static fn (int $r): string => $n->resourceIds[$r], $options));
+
+                        return;
+                    }
+                }
+            }
+        }
+    }
+
+    /** A lower bound of the objective that every schedule respects. */
+    public function lowerBound(): int
+    {
+        $n = $this->network;
+        if (0 === $n->size) {
+            return 0;
+        }
+        $objective = $n->problem->objective;
+        if ($objective->makespan) {
+            return $this->makespanBound();
+        }
+        $bound = 0;
+        foreach (array_values($n->problem->activities) as $i => $activity) {
+            if (null !== $activity->due) {
+                $soonest = $this->earliest[$i] + $n->shortest[$i];
+                $last = min($n->latestEnd[$i], $this->latest[$i] + $n->longest[$i]);
+                $bound += match (true) {
+                    $soonest > $activity->due->at => $activity->due->cost($soonest),
+                    $last < $activity->due->at => $activity->due->cost($last),
+                    default => 0,
+                };
+            }
+        }
+        if ($objective->span > 0) {
+            $longest = 0;
+            foreach ($objective->spanOf ?? $n->ids as $id) {
+                $longest = max($longest, $n->shortest[$n->indexOf[$id]]);
+            }
+            if ($n->size <= self::ALL_PAIRS_LIMIT) {
+                $distance = $this->allPairs();
+                foreach ($objective->spanOf ?? $n->ids as $from) {
+                    foreach ($objective->spanOf ?? $n->ids as $to) {
+                        $path = $distance[$n->indexOf[$from]][$n->indexOf[$to]];
+                        $longest = self::NEVER === $path ? $longest : max($longest, $path + $n->shortest[$n->indexOf[$to]]);
+                    }
+                }
+            }
+            $bound += $objective->span * $longest;
+        }
+
+        return $bound;
+    }
+
+    /** Longest path, and for each resource of capacity one: first head + all that it must do + least tail. */
+    private function makespanBound(): int
+    {
+        $n = $this->network;
+        $tail = $n->shortest;
+        for ($round = 0; $round <= $n->size; ++$round) {
+            $moved = false;
+            foreach ($this->arcs as [$from, $to, $weight]) {
+                if ($weight + $tail[$to] > $tail[$from]) {
+                    $tail[$from] = $weight + $tail[$to];
+                    $moved = true;
+                }
+            }
+            if (!$moved) {
+                break;
+            }
+        }
+        $bound = 0;
+        $must = [];
+        for ($i = 0; $i < $n->size; ++$i) {
+            $bound = max($bound, $this->earliest[$i] + $tail[$i]);
+            foreach ($n->needs[$i] as [$choice]) {
+                if (\count($n->options[$choice]) === $n->takes[$choice]) {
+                    foreach ($n->options[$choice] as $r) {
+                        if (1 === $n->capacity[$r]) {
+                            $must[$r][$i] = true;
+                        }
+                    }
+                }
+            }
+        }
+        foreach ($must as $users) {
+            $head = \PHP_INT_MAX;
+            $least = \PHP_INT_MAX;
+            $work = 0;
+            foreach (array_keys($users) as $i) {
+                $head = min($head, $this->earliest[$i]);
+                $least = min($least, $tail[$i] - $n->shortest[$i]);
+                $work += $n->shortest[$i];
+            }
+            $bound = max($bound, $head + $work + $least);
+        }
+
+        return $bound;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/** An answer of the solver. */
+final readonly class Solution
+{
+    /**
+     * @param array<string, Placement>             $activities
+     * @param array<string, list<list<string>>>    $holds      by hold, by need
+     * @param list<Conflict>                       $conflicts
+     */
+    public function __construct(
+        public SolutionStatus $status,
+        public ?int $objective,
+        public ?int $bound,
+        public array $activities,
+        public array $holds,
+        public int $seed,
+        public array $conflicts,
+        public int $iterations,
+    ) {
+    }
+
+    /** @param list<Conflict> $conflicts */
+    public static function none(SolutionStatus $status, int $seed, array $conflicts, ?int $bound = null, int $iterations = 0): self
+    {
+        return new self($status, null, $bound, [], [], $seed, $conflicts, $iterations);
+    }
+}

@@ -1,0 +1,484 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/**
+ * What is placed so far, and the latest time at which something more fits. The inner loop of the solver: int lists,
+ * do and undo, no objects.
+ */
+final class Timeline
+{
+    /** No time fits, however early. */
+    public const NO_TIME = \PHP_INT_MIN;
+
+    /** @var array<int, int> start by activity; meaningless unless placed */
+    public array $start;
+
+    /** @var array<int, int> */
+    public array $end;
+
+    /** @var array<int, bool> */
+    public array $placed;
+
+    /** @var array<int, list<int>|null> resources taken, by choice; null while open */
+    public array $chosen;
+
+    /** Number of interval tests so far: the solver's measure of work. */
+    public int $work = 0;
+
+    /**
+     * After NO_TIME: the hold that cannot stretch, its resource, and where the other use begins; or null.
+     *
+     * @var array{int, int, int}|null
+     */
+    public ?array $blockedHold = null;
+
+    /** @var array<int, int> how many placed activities rely on a choice */
+    private array $reliance;
+
+    /** @var array<int, array<int, int>> by resource: activity → units */
+    private array $actsOn;
+
+    /** @var array<int, array<int, int>> by resource: hold → units */
+    private array $holdsOn;
+
+    /** @var array<int, array<int, true>> needs of a hold that stand in holdsOn, by hold */
+    private array $registered;
+
+    /** @var array<int, int> placed members, by hold */
+    private array $holdCount;
+
+    /** @var array<int, int> */
+    private array $holdStart;
+
+    /** @var array<int, int> */
+    private array $holdEnd;
+
+    public function __construct(private readonly Network $network)
+    {
+        $this->clear();
+    }
+
+    public function clear(): void
+    {
+        $n = $this->network;
+        $size = $n->size;
+        $this->start = $this->end = $size > 0 ? array_fill(0, $size, 0) : [];
+        $this->placed = $size > 0 ? array_fill(0, $size, false) : [];
+        $choices = \count($n->options);
+        $this->chosen = $choices > 0 ? array_fill(0, $choices, null) : [];
+        $this->reliance = $choices > 0 ? array_fill(0, $choices, 0) : [];
+        $resources = \count($n->resourceIds);
+        $this->actsOn = $this->holdsOn = $resources > 0 ? array_fill(0, $resources, []) : [];
+        $holds = \count($n->holdIds);
+        $this->holdCount = $this->holdStart = $this->holdEnd = $holds > 0 ? array_fill(0, $holds, 0) : [];
+        $this->registered = $holds > 0 ? array_fill(0, $holds, []) : [];
+    }
+
+    /**
+     * @param array<int, list<int>> $choices resources for the choices this activity opens
+     */
+    public function place(int $i, int $start, int $duration, array $choices): void
+    {
+        $n = $this->network;
+        $this->start[$i] = $start;
+        $this->end[$i] = $start + $duration;
+        $this->placed[$i] = true;
+        foreach ($choices as $choice => $resources) {
+            $this->chosen[$choice] = $resources;
+        }
+        foreach ($n->needs[$i] as [$choice, $units]) {
+            ++$this->reliance[$choice];
+            if ($duration > 0) {
+                foreach ($this->chosen[$choice] ?? [] as $r) {
+                    $this->actsOn[$r][$i] = ($this->actsOn[$r][$i] ?? 0) + $units;
+                }
+            }
+        }
+        foreach ($n->holdsOf[$i] as $h) {
+            if (0 === $this->holdCount[$h]++) {
+                $this->holdStart[$h] = $start;
+                $this->holdEnd[$h] = $start + $duration;
+            } else {
+                if ($start < $this->holdStart[$h]) {
+                    $this->holdStart[$h] = $start;
+                }
+                if ($start + $duration > $this->holdEnd[$h]) {
+                    $this->holdEnd[$h] = $start + $duration;
+                }
+            }
+            foreach ($n->holdNeeds[$h] as $k => [$choice, $units]) {
+                ++$this->reliance[$choice];
+                if (null !== $this->chosen[$choice] && !isset($this->registered[$h][$k])) {
+                    $this->registered[$h][$k] = true;
+                    foreach ($this->chosen[$choice] as $r) {
+                        $this->holdsOn[$r][$h] = ($this->holdsOn[$r][$h] ?? 0) + $units;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Takes out activities, all members of a hold together or none.
+     *
+     * @param list<int> $activities
+     */
+    public function remove(array $activities): void
+    {
+        $n = $this->network;
+        foreach ($activities as $i) {
+            if (!$this->placed[$i]) {
+                continue;
+            }
+            $this->placed[$i] = false;
+            foreach ($n->needs[$i] as [$choice]) {
+                foreach ($this->chosen[$choice] ?? [] as $r) {
+                    unset($this->actsOn[$r][$i]);
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                if (0 === --$this->holdCount[$h]) {
+                    foreach ($n->holdNeeds[$h] as [$choice]) {
+                        foreach ($this->chosen[$choice] ?? [] as $r) {
+                            unset($this->holdsOn[$r][$h]);
+                        }
+                    }
+                    $this->registered[$h] = [];
+                }
+            }
+            foreach ($n->needs[$i] as [$choice]) {
+                if (0 === --$this->reliance[$choice]) {
+                    $this->chosen[$choice] = null;
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (0 === --$this->reliance[$choice]) {
+                        $this->chosen[$choice] = null;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Choices that put something on a resource within [from, to).
+     *
+     * @return list<array{int, int}> choice, and an activity that relies on it
+     */
+    public function occupants(int $r, int $from, int $to): array
+    {
+        $n = $this->network;
+        $occupants = [];
+        foreach ($this->actsOn[$r] as $j => $_) {
+            if ($this->start[$j] < $to && $from < $this->end[$j]) {
+                foreach ($n->needs[$j] as [$choice]) {
+                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
+                        $occupants[] = [$choice, $j];
+                    }
+                }
+            }
+        }
+        foreach ($this->holdsOn[$r] as $h => $_) {
+            if ($this->holdStart[$h] < $to && $from < $this->holdEnd[$h]) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
+                        $occupants[] = [$choice, $n->holdMembers[$h][0]];
+                    }
+                }
+            }
+        }
+
+        return $occupants;
+    }
+
+    /** Whether some member of a hold is placed. */
+    public function isBegun(int $hold): bool
+    {
+        return $this->holdCount[$hold] > 0;
+    }
+
+    public function isOpen(int $choice): bool
+    {
+        return null === $this->chosen[$choice];
+    }
+
+    /**
+     * The latest start in [low, high] at which the activity fits with these resources.
+     *
+     * @param array<int, list<int>> $choices resources for choices that are still open
+     */
+    public function latestFit(int $i, int $duration, int $low, int $high, array $choices): int
+    {
+        $n = $this->network;
+        $this->blockedHold = null;
+        $units = [];
+        if ($duration > 0) {
+            foreach ($n->needs[$i] as [$choice, $each]) {
+                foreach ($choices[$choice] ?? $this->chosen[$choice] ?? [] as $r) {
+                    $units[$r] = ($units[$r] ?? 0) + $each;
+                }
+            }
+        }
+        $held = [];
+        foreach ($n->holdsOf[$i] as $h) {
+            foreach ($n->holdNeeds[$h] as [$choice, $each]) {
+                foreach ($choices[$choice] ?? $this->chosen[$choice] ?? [] as $r) {
+                    $held[$r][$h] = ($held[$r][$h] ?? 0) + $each;
+                }
+            }
+        }
+        $t = $high;
+        do {
+            $before = $t;
+            foreach ($units as $r => $wanted) {
+                $t = $this->latestOn($r, $i, $wanted, $duration, $low, $t, $held[$r] ?? []);
+                if ($t < $low) {
+                    return self::NO_TIME;
+                }
+            }
+            foreach ($held as $r => $holds) {
+                foreach ($holds as $h => $wanted) {
+                    $t = $this->latestHold($r, $h, $wanted, $duration, $low, $t);
+                    if ($t < $low) {
+                        return self::NO_TIME;
+                    }
+                }
+            }
+        } while ($t !== $before);
+
+        return $t;
+    }
+
+    /**
+     * @param array<int, int> $ownHolds holds of the activity on this resource → units
+     */
+    private function latestOn(int $r, int $i, int $wanted, int $duration, int $low, int $t, array $ownHolds): int
+    {
+        $n = $this->network;
+        $capacity = $n->capacity[$r];
+        if ($wanted > $capacity) {
+            return self::NO_TIME;
+        }
+        $turnover = $n->turnover[$r];
+        $starts = $this->start;
+        $ends = $this->end;
+        while (true) {
+            $t = $this->intoCalendar($r, $t, $duration, $low);
+            if ($t < $low) {
+                return self::NO_TIME;
+            }
+            $end = $t + $duration;
+            $edge = \PHP_INT_MAX;
+            if (1 === $capacity) {
+                foreach ($this->actsOn[$r] as $j => $_) {
+                    ++$this->work;
+                    $gap = $turnover;
+                    if ($gap > 0 && [] !== $ownHolds) {
+                        foreach ($n->holdsOf[$j] as $h) {
+                            if (isset($ownHolds[$h])) {
+                                $gap = 0;
+                                break;
+                            }
+                        }
+                    }
+                    if ($t < $ends[$j] + $gap && $starts[$j] < $end + $gap && $starts[$j] - $gap < $edge) {
+                        $edge = $starts[$j] - $gap;
+                    }
+                }
+                foreach ($this->holdsOn[$r] as $h => $_) {
+                    ++$this->work;
+                    if (!isset($ownHolds[$h]) && $t < $this->holdEnd[$h] + $turnover && $this->holdStart[$h] < $end + $turnover && $this->holdStart[$h] - $turnover < $edge) {
+                        $edge = $this->holdStart[$h] - $turnover;
+                    }
+                }
+            } else {
+                $edge = $this->overflowEdge($r, $i, $wanted, $t, $end, $ownHolds);
+            }
+            if (\PHP_INT_MAX === $edge) {
+                return $t;
+            }
+            $t = $edge - $duration;
+        }
+    }
+
+    /**
+     * Where usage of a shared resource would overflow in [from, to): the start of a use to end before, or PHP_INT_MAX.
+     *
+     * @param array<int, int> $ownHolds
+     */
+    private function overflowEdge(int $r, int $i, int $wanted, int $from, int $to, array $ownHolds): int
+    {
+        $n = $this->network;
+        $uses = [];
+        foreach ($this->actsOn[$r] as $j => $units) {
+            ++$this->work;
+            if ($this->start[$j] < $to && $from < $this->end[$j]) {
+                $group = -1;
+                foreach ($n->holdsOf[$j] as $h) {
+                    if (isset($this->holdsOn[$r][$h])) {
+                        $group = $h;
+                    }
+                }
+                $uses[] = [$this->start[$j], $this->end[$j], $units, $group, false];
+            }
+        }
+        foreach ($this->holdsOn[$r] as $h => $units) {
+            if ($this->holdStart[$h] < $to && $from < $this->holdEnd[$h]) {
+                $uses[] = [$this->holdStart[$h], $this->holdEnd[$h], $units, $h, true];
+            }
+        }
+        if ([] === $uses && [] === $ownHolds) {
+            return \PHP_INT_MAX;
+        }
+        $points = [$from => true];
+        foreach ($uses as [$start]) {
+            if ($start > $from) {
+                $points[$start] = true;
+            }
+        }
+        $capacity = $n->capacity[$r];
+        $ownGroup = array_key_first($ownHolds);
+        foreach (array_keys($points) as $p) {
+            $free = 0;
+            $acts = null === $ownGroup ? [] : [$ownGroup => $wanted];
+            $holds = $ownHolds;
+            $latest = \PHP_INT_MIN;
+            if (null === $ownGroup) {
+                $free = $wanted;
+            }
+            foreach ($uses as [$start, $end, $units, $group, $isHold]) {
+                if ($start <= $p && $p < $end) {
+                    $latest = max($latest, $start);
+                    if ($isHold) {
+                        $holds[$group] = $units;
+                    } elseif ($group < 0) {
+                        $free += $units;
+                    } else {
+                        $acts[$group] = ($acts[$group] ?? 0) + $units;
+                    }
+                }
+            }
+            foreach ($acts as $group => $units) {
+                $free += max($units, $holds[$group] ?? 0);
+                unset($holds[$group]);
+            }
+            $free += array_sum($holds);
+            if ($free > $capacity) {
+                return \PHP_INT_MIN === $latest ? $from : min($latest, $to - 1);
+            }
+        }
+
+        return \PHP_INT_MAX;
+    }
+
+    /** Whether hold h may take in [t, t + duration) on resource r; a hold only stretches, so going earlier never frees it. */
+    private function latestHold(int $r, int $h, int $wanted, int $duration, int $low, int $t): int
+    {
+        $n = $this->network;
+        $fresh = 0 === $this->holdCount[$h];
+        $turnover = $n->turnover[$r];
+        while (true) {
+            if ($fresh && $duration > 0) {
+                $t = $this->intoCalendar($r, $t, $duration, $low);
+                if ($t < $low) {
+                    return self::NO_TIME;
+                }
+            }
+            $from = $fresh ? $t : min($t, $this->holdStart[$h]);
+            $to = $fresh ? $t + $duration : max($t + $duration, $this->holdEnd[$h]);
+            if ($to === $from) {
+                return $t;
+            }
+            $edge = \PHP_INT_MAX;
+            if (!$fresh && !$this->withinCalendar($r, $from, $to)) {
+                $edge = $this->openingBefore($r, $this->holdEnd[$h]);
+                if ($t + $duration > $this->holdEnd[$h]) {
+                    // It may still fit once it ends with the hold.
+                    $t = $this->holdEnd[$h] - $duration;
+                    if ($t < $low) {
+                        return self::NO_TIME;
+                    }
+                    continue;
+                }
+                $this->blockedHold = [$h, $r, $edge];
+
+                return self::NO_TIME;
+            }
+            if (1 === $n->capacity[$r]) {
+                foreach ($this->actsOn[$r] as $j => $_) {
+                    ++$this->work;
+                    if (!\in_array($h, $n->holdsOf[$j], true) && $from < $this->end[$j] + $turnover && $this->start[$j] < $to + $turnover) {
+                        $edge = min($edge, $this->start[$j] - $turnover);
+                    }
+                }
+                foreach ($this->holdsOn[$r] as $other => $_) {
+                    ++$this->work;
+                    if ($other !== $h && $from < $this->holdEnd[$other] + $turnover && $this->holdStart[$other] < $to + $turnover) {
+                        $edge = min($edge, $this->holdStart[$other] - $turnover);
+                    }
+                }
+            } else {
+                $edge = $this->overflowEdge($r, -1, 0, $from, $to, [$h => $wanted]);
+            }
+            if (\PHP_INT_MAX === $edge) {
+                return $t;
+            }
+            if (!$fresh && $edge < $this->holdEnd[$h]) {
+                $this->blockedHold = [$h, $r, $edge];
+
+                return self::NO_TIME;
+            }
+            $t = $edge - $duration;
+            if ($t < $low) {
+                return self::NO_TIME;
+            }
+        }
+    }
+
+    private function intoCalendar(int $r, int $t, int $duration, int $low): int
+    {
+        $calendar = $this->network->calendar[$r];
+        for ($k = \count($calendar) - 1; $k >= 0; --$k) {
+            [$open, $close] = $calendar[$k];
+            if ($open > $t) {
+                continue;
+            }
+            $latest = $close - $duration;
+            if ($latest >= $open) {
+                return $t < $latest ? $t : $latest;
+            }
+            if ($open < $low) {
+                break;
+            }
+        }
+
+        return self::NO_TIME;
+    }
+
+    private function withinCalendar(int $r, int $from, int $to): bool
+    {
+        foreach ($this->network->calendar[$r] as [$open, $close]) {
+            if ($open <= $from && $to <= $close) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Start of the calendar interval in which a moment lies. */
+    private function openingBefore(int $r, int $moment): int
+    {
+        foreach ($this->network->calendar[$r] as [$open, $close]) {
+            if ($open < $moment && $moment <= $close) {
+                return $open;
+            }
+        }
+
+        return $moment;
+    }
+}
