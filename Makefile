@@ -1,0 +1,53 @@
+# make demo        a feast to look at, on http://127.0.0.1:8080/ (PORT=..., DATA_DIR=... to change)
+# make serve       the same with an empty book of feasts, for your own kitchen
+# make test        style, static analysis, core, application and browser tests
+PORT ?= 8080
+DATA_DIR ?= $(CURDIR)/var/data
+DEMO_DIR ?= $(CURDIR)/var/demo
+PHP_TEST = php -d memory_limit=1G -d opcache.enable_cli=1 -d date.timezone=UTC
+
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench screenshots fix
+
+demo: setup
+	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo
+
+demo-reset: setup
+	@rm -rf "$(DEMO_DIR)" && echo 'The demo starts over.'
+	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo
+
+serve: setup
+	@PORT=$(PORT) DATA_DIR=$(DATA_DIR) bin/serve
+
+setup:
+	@bin/setup
+
+test:
+	@bin/setup test
+	@$(MAKE) --no-print-directory style stan test-core test-app test-browser
+
+style:
+	PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer check --show-progress=none
+	APP_ENV=test php bin/console lint:twig templates --quiet
+	APP_ENV=test php bin/console lint:yaml config --quiet
+
+stan:
+	@APP_ENV=test php bin/console cache:warmup --quiet
+	vendor/bin/phpstan analyse --memory-limit=1G --no-progress
+
+test-core:
+	$(PHP_TEST) vendor/bin/phpunit --testsuite core
+
+test-app:
+	$(PHP_TEST) vendor/bin/phpunit --testsuite app
+
+test-browser:
+	npx playwright test
+
+bench: setup
+	@php -d opcache.enable_cli=1 -d opcache.jit_buffer_size=64M -d opcache.jit=tracing -d date.timezone=UTC bin/bench
+
+screenshots: setup
+	npx playwright test --config e2e/screenshots.config.js
+
+fix:
+	PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer fix --show-progress=none

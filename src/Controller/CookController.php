@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Entity\CookEventKind;
+use App\Service\CookingDay;
+use App\View\CookBoard;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class CookController extends StationController
+{
+    #[Route('/feasts/{id}/cook', name: 'cook', requirements: ['id' => '\d+'], methods: ['GET'])]
+    public function cook(int $id, CookBoard $board): Response
+    {
+        $open = $this->desk->open($id);
+        $plan = $this->plans->plan($open);
+
+        return $this->station('cook', $open, $plan, ['board' => $board->of($open, $plan)]);
+    }
+
+    #[Route('/feasts/{id}/cook/events', name: 'cook_event', requirements: ['id' => '\d+'], methods: ['POST'])]
+    public function event(int $id, Request $request, CookingDay $day): Response
+    {
+        $open = $this->desk->open($id);
+        if (!$this->isCsrfTokenValid('cook', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $kind = CookEventKind::tryFrom($request->request->getString('kind'));
+        $step = $request->request->getString('step');
+        $client = $request->request->getString('client');
+        $steps = array_map(static fn ($s): string => $s->key->id(), $this->plans->plan($open)->steps);
+        if (null === $kind || !\in_array($step, $steps, true) || 1 !== preg_match('/^[A-Za-z0-9-]{8,60}$/', $client)) {
+            throw new UnprocessableEntityHttpException('There is no such step in this plan.');
+        }
+        $day->record($open->record, $kind, $step, $client);
+
+        return $this->redirectToRoute('cook', ['id' => $id], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/feasts/{id}/cook/state', name: 'cook_state', requirements: ['id' => '\d+'], methods: ['GET'])]
+    public function state(int $id, CookingDay $day): JsonResponse
+    {
+        return new JsonResponse(['version' => $day->version($this->desk->open($id)->record)]);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Form\FaultMapper;
+use App\Form\NewFeastType;
+use App\Repository\FeastRepository;
+use App\Service\CurrentKitchen;
+use App\Service\FeastDesk;
+use App\Service\FeastTemplate;
+use FeastLadle\Document\FaultyDocument;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class FeastController extends AbstractController
+{
+    #[Route('/', name: 'feasts', methods: ['GET', 'POST'])]
+    public function feasts(Request $request, FeastRepository $feasts, CurrentKitchen $kitchen, FeastDesk $desk, FaultMapper $faults, ClockInterface $clock): Response
+    {
+        $form = $this->createForm(NewFeastType::class, ['timeZone' => $clock->now()->getTimezone()->getName(), 'count' => 20]);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid()) {
+            /** @var array<string, mixed> $wish */
+            $wish = $form->getData();
+            try {
+                $feast = $desk->create(FeastTemplate::document($wish, $kitchen->equipment()));
+
+                return $this->redirectToRoute('menu', ['id' => $feast->getId()], Response::HTTP_SEE_OTHER);
+            } catch (FaultyDocument $faulty) {
+                $faults->map($form, $faulty, ['/groups/0/count' => 'count', '/moments/0/time' => 'time']);
+            }
+        }
+        $open = [];
+        foreach ($feasts->all($kitchen->get()) as $record) {
+            $open[] = $desk->open($record->getId() ?? 0);
+        }
+
+        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'kitchen' => $kitchen->get()]);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Form\MenuType;
+use App\Service\RecipeBook;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\Service\Attribute\Required;
+
+final class MenuController extends StationController
+{
+    private RecipeBook $recipes;
+
+    #[Required]
+    public function useRecipes(RecipeBook $recipes): void
+    {
+        $this->recipes = $recipes;
+    }
+
+    #[Route('/feasts/{id}/menu', name: 'menu', requirements: ['id' => '\d+'], methods: ['GET', 'POST'])]
+    public function menu(int $id, Request $request): Response
+    {
+        $open = $this->desk->open($id);
+        $form = $this->createForm(MenuType::class, $open->document);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid()) {
+            /** @var array<string, mixed> $document */
+            $document = $form->getData();
+            $remove = $request->request->get('remove');
+            $slug = $request->request->getString('recipe');
+            // A feast keeps the revision it was planned with.
+            $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
+            $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9] : null;
+            $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
+            if ($this->take($form, $open, $document)) {
+                return $this->redirectToRoute('menu', ['id' => $id], Response::HTTP_SEE_OTHER);
+            }
+            $open = $this->desk->open($id);
+        }
+
+        return $this->station('menu', $open, $this->plans->plan($open), ['form' => $form, 'recipes' => $this->recipes->all()]);
+    }
+}

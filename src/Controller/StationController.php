@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Form\FaultMapper;
+use App\Service\FeastDesk;
+use App\Service\OpenFeast;
+use App\Service\PlanStore;
+use App\Service\Stations;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Planning\Plan;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\Response;
+
+/** What every station of a feast does: open it, show it in its frame, take a changed wish. */
+abstract class StationController extends AbstractController
+{
+    public function __construct(
+        protected readonly FeastDesk $desk,
+        protected readonly PlanStore $plans,
+        protected readonly Stations $stations,
+        protected readonly FaultMapper $faults,
+    ) {
+    }
+
+    /** @param array<string, mixed> $values */
+    protected function station(string $route, OpenFeast $open, Plan $plan, array $values = [], ?Response $response = null): Response
+    {
+        return $this->render('stations/'.$route.'.html.twig', [
+            'here' => $route,
+            'open' => $open,
+            'feast' => $open->feast,
+            'plan' => $plan,
+            'stations' => $this->stations->of($open, $plan),
+            ...$values,
+        ], $response);
+    }
+
+    /**
+     * Stores a changed document, or puts its faults into the form.
+     *
+     * @param FormInterface<mixed> $form
+     * @param array<string, mixed> $document
+     *
+     * @return bool whether it was stored
+     */
+    protected function take(FormInterface $form, OpenFeast $open, array $document): bool
+    {
+        try {
+            $this->desk->change($open, $document);
+
+            return true;
+        } catch (FaultyDocument $faulty) {
+            $this->faults->map($form, $faulty);
+
+            return false;
+        }
+    }
+
+    /**
+     * A list of the document without one row, or with one more, as a button asked.
+     *
+     * @param array<string, mixed>|null $fresh  the row to add
+     *
+     * @return list<mixed>
+     */
+    protected function rows(mixed $list, ?int $remove, ?array $fresh): array
+    {
+        $rows = \is_array($list) ? array_values($list) : [];
+        if (null !== $remove) {
+            array_splice($rows, $remove, 1);
+        }
+        if (null !== $fresh) {
+            $rows[] = $fresh;
+        }
+
+        return $rows;
+    }
+}

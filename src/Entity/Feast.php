@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Entity;
+
+use App\Repository\FeastRepository;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A feast of a kitchen: its wishes as a document, and the plan last computed for them. */
+#[ORM\Entity(repositoryClass: FeastRepository::class)]
+class Feast
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    private ?int $id = null;
+
+    /** Two people editing at once: the second is told, not overwritten. */
+    #[ORM\Column(type: 'integer'), ORM\Version]
+    private int $version = 1;
+
+    public function __construct(
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        private Kitchen $kitchen,
+        #[ORM\Column(length: 120)]
+        private string $name,
+        #[ORM\Column(type: 'text')]
+        private string $document,
+        #[ORM\Column(type: 'datetime_utc_immutable')]
+        private \DateTimeImmutable $createdAt,
+    ) {
+    }
+
+    public function getId(): ?int
+    {
+        return $this->id;
+    }
+
+    public function getVersion(): int
+    {
+        return $this->version;
+    }
+
+    public function getKitchen(): Kitchen
+    {
+        return $this->kitchen;
+    }
+
+    public function getName(): string
+    {
+        return $this->name;
+    }
+
+    public function getDocument(): string
+    {
+        return $this->document;
+    }
+
+    public function getCreatedAt(): \DateTimeImmutable
+    {
+        return $this->createdAt;
+    }
+
+    public function change(string $name, string $document): void
+    {
+        $this->name = $name;
+        $this->document = $document;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Form;
+
+use FeastLadle\Document\Fault;
+use FeastLadle\Document\FaultyDocument;
+use Symfony\Component\Form\FormError;
+use Symfony\Component\Form\FormInterface;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Puts the faults of a document at the form fields their pointers lead to; what has no field stands above the form. */
+final readonly class FaultMapper
+{
+    public function __construct(private TranslatorInterface $translator)
+    {
+    }
+
+    /**
+     * @param FormInterface<mixed>  $form
+     * @param array<string, string> $elsewhere pointer in the document → name of the field that asks for it
+     */
+    public function map(FormInterface $form, FaultyDocument $faulty, array $elsewhere = []): void
+    {
+        foreach ($faulty->faults as $fault) {
+            $field = $form;
+            $found = true;
+            foreach (array_filter(explode('/', $elsewhere[$fault->pointer] ?? $fault->pointer), static fn (string $s): bool => '' !== $s) as $segment) {
+                if (!$field->has($segment)) {
+                    $found = false;
+                    break;
+                }
+                $field = $field->get($segment);
+            }
+            $message = $this->say($fault);
+            $field->addError(new FormError($found ? $message : $fault->pointer.': '.$message));
+        }
+    }
+
+    public function say(Fault $fault): string
+    {
+        return $this->translator->trans($fault->template, $fault->placeholders(), 'faults');
+    }
+}

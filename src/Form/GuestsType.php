@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Form;
+
+use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\Extension\Core\Type\CollectionType;
+use Symfony\Component\Form\Extension\Core\Type\TextType;
+use Symfony\Component\Form\FormBuilderInterface;
+
+/**
+ * Who comes, and when: fields named as in the feast document, so that a fault finds its field by its pointer.
+ *
+ * @extends AbstractType<array<string, mixed>>
+ */
+final class GuestsType extends AbstractType
+{
+    public function buildForm(FormBuilderInterface $builder, array $options): void
+    {
+        $rows = ['allow_add' => true, 'allow_delete' => true, 'label' => false];
+        $builder
+            ->add('name', TextType::class, ['label' => 'Name of the feast', 'required' => false, 'empty_data' => ''])
+            ->add('date', TextType::class, ['label' => 'Date', 'required' => false, 'empty_data' => '', 'attr' => ['placeholder' => '2031-11-15']])
+            ->add('plateCapGrams', NumberTextType::class, ['label' => 'Most grams of sweets on a plate', 'help' => 'Empty: full portions of everything'])
+            ->add('groups', CollectionType::class, ['entry_type' => GroupType::class, ...$rows])
+            ->add('moments', CollectionType::class, ['entry_type' => MomentType::class, ...$rows]);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Form;
+
+use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\Extension\Core\Type\TextType;
+use Symfony\Component\Form\FormBuilderInterface;
+
+/** @extends AbstractType<array<string, mixed>> */
+final class NewFeastType extends AbstractType
+{
+    public function buildForm(FormBuilderInterface $builder, array $options): void
+    {
+        $text = ['required' => false, 'empty_data' => ''];
+        $builder
+            ->add('name', TextType::class, ['label' => 'Name of the feast', ...$text])
+            ->add('date', TextType::class, ['label' => 'Date', 'attr' => ['placeholder' => '2031-11-15'], ...$text])
+            ->add('timeZone', TextType::class, ['label' => 'Time zone', 'help' => 'A zone name, or the hours from UTC as in +05:30', ...$text])
+            ->add('count', NumberTextType::class, ['label' => 'Guests'])
+            ->add('time', TextType::class, ['label' => 'Sweets ready at', 'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'], ...$text]);
+    }
+}

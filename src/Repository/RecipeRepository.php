@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repository;
+
+use App\Entity\Kitchen;
+use App\Entity\Recipe;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<Recipe> */
+final class RecipeRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, Recipe::class);
+    }
+
+    public function of(Kitchen $kitchen, string $slug): ?Recipe
+    {
+        return $this->findOneBy(['kitchen' => $kitchen, 'slug' => $slug]);
+    }
+
+    /** @return list<Recipe> by name */
+    public function book(Kitchen $kitchen): array
+    {
+        return array_values($this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']));
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Entity\Feast;
+use App\Repository\FeastRepository;
+use Doctrine\ORM\EntityManagerInterface;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\FeastReader;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Planning\Quantities;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Opens feasts of the current kitchen and changes their wishes; a faulty change changes nothing. */
+final readonly class FeastDesk
+{
+    public function __construct(
+        private FeastRepository $feasts,
+        private CurrentKitchen $kitchen,
+        private RecipeBook $recipes,
+        private FeastPlanner $planner,
+        private EntityManagerInterface $entities,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @throws NotFoundHttpException when this kitchen has no such feast */
+    public function open(int $id): OpenFeast
+    {
+        $record = $this->feasts->of($this->kitchen->get(), $id) ?? throw new NotFoundHttpException(\sprintf('This kitchen has no feast %d.', $id));
+        /** @var array<string, mixed> $document */
+        $document = json_decode($record->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
+        $equipment = $this->kitchen->equipment();
+
+        return new OpenFeast($record, $document, (new FeastReader($equipment, $this->recipes))->read($record->getDocument()), $equipment);
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @throws FaultyDocument when the new wishes can't be; nothing is stored then
+     */
+    public function change(OpenFeast $open, array $document): void
+    {
+        $json = self::encode($document);
+        $moved = ($open->document['moments'] ?? null) !== ($document['moments'] ?? null) || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
+        // An old feast may still be corrected; only a moment that is set anew must lie ahead.
+        $feast = (new FeastReader($open->kitchen, $this->recipes))->read($json, $moved ? $this->clock->now() : null);
+        $open->record->change($feast->name, $json);
+        $this->entities->flush();
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @throws FaultyDocument
+     */
+    public function create(array $document): Feast
+    {
+        $json = self::encode($document);
+        $feast = (new FeastReader($this->kitchen->equipment(), $this->recipes))->read($json, $this->clock->now());
+        $record = new Feast($this->kitchen->get(), $feast->name, $json, $this->clock->now());
+        $this->entities->persist($record);
+        $this->entities->flush();
+
+        return $record;
+    }
+
+    public function quantities(OpenFeast $open): Quantities
+    {
+        return $this->planner->quantities($open->feast, $open->kitchen);
+    }
+
+    /** @param array<string, mixed> $document */
+    private static function encode(array $document): string
+    {
+        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Repository\DishOutcomeRepository;
+use FeastLadle\Planning\Plan;
+
+/** The stations of a feast in the order of the work, each with what is settled or unsettled there. */
+final readonly class Stations
+{
+    public function __construct(private CookingDay $day, private DishOutcomeRepository $outcomes)
+    {
+    }
+
+    /** @return list<array{route: string, name: string, state: string, values: array<string, int>, unsettled: bool}> */
+    public function of(OpenFeast $open, Plan $plan): array
+    {
+        $noPots = 0;
+        $pots = 0;
+        foreach ($plan->quantities->dishes as $dish) {
+            $noPots += \count($dish->batchPlan->missing);
+            $pots += \count($dish->batchPlan->pots);
+        }
+        $late = \count($plan->obstacles);
+        foreach ($plan->timings as $timing) {
+            $late += $timing->lateMinutes > 0 ? 1 : 0;
+        }
+        $done = \count($this->day->done($open->record));
+        $steps = \count($plan->steps);
+        $dishes = \count($plan->quantities->dishes);
+        $noted = \count($this->outcomes->findBy(['feast' => $open->record]));
+
+        return [
+            $this->station('guests', 'Guests', '{count} guests', $open->feast->guests(), false),
+            $this->station('menu', 'Menu', 0 === $dishes ? 'nothing yet' : '{count} sweets', $dishes, 0 === $dishes),
+            $this->station('pots', 'Pots', $noPots > 0 ? '{count} fit nowhere' : '{count} vessels', $noPots > 0 ? $noPots : $pots, $noPots > 0),
+            $this->station('stores', 'Stores', '{count} things', \count($plan->quantities->stores), false),
+            $this->station('run_sheet', 'Run sheet', $late > 0 ? '{count} not in time' : 'in time', $late, $late > 0),
+            $this->station('cook', 'Cook', '{count} of {steps} done', $done, false, $steps),
+            $this->station('afterwards', 'Afterwards', '{count} noted', $noted, false),
+        ];
+    }
+
+    /** @return array{route: string, name: string, state: string, values: array<string, int>, unsettled: bool} */
+    private function station(string $route, string $name, string $state, int $count, bool $unsettled, int $steps = 0): array
+    {
+        return ['route' => $route, 'name' => $name, 'state' => $state, 'values' => ['{count}' => $count, '{steps}' => $steps], 'unsettled' => $unsettled];
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Twig;
+
+use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\Obstacle;
+use Symfony\Contracts\Translation\TranslatorInterface;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
+
+/** Amounts and times as a kitchen writes them. */
+final class KitchenExtension extends AbstractExtension
+{
+    public function __construct(private readonly TranslatorInterface $translator)
+    {
+    }
+
+    public function getFilters(): array
+    {
+        return [
+            new TwigFilter('weight', AmountWriter::weight(...)),
+            new TwigFilter('volume', AmountWriter::volume(...)),
+            new TwigFilter('minutes', AmountWriter::duration(...)),
+            new TwigFilter('obstacle', $this->obstacle(...)),
+        ];
+    }
+
+    private function obstacle(Obstacle $obstacle): string
+    {
+        $values = [];
+        foreach ($obstacle->values as $name => $value) {
+            $values['{'.$name.'}'] = (string) $value;
+        }
+
+        return $this->translator->trans($obstacle->template, $values);
+    }
+}

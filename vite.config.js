@@ -1,0 +1,31 @@
+import { defineConfig } from 'vite';
+
+/** Writes the flat manifest that Symfony's asset component reads: name → address. */
+const flatManifest = () => ({
+    name: 'flat-manifest',
+    generateBundle(_options, bundle) {
+        const manifest = {};
+        for (const file of Object.values(bundle)) {
+            if (file.type === 'chunk' && file.isEntry) {
+                manifest['app.js'] = `/build/${file.fileName}`;
+            } else if (file.fileName.endsWith('.css')) {
+                manifest['app.css'] = `/build/${file.fileName}`;
+            }
+        }
+        this.emitFile({ type: 'asset', fileName: 'manifest.json', source: JSON.stringify(manifest, null, 2) });
+    },
+});
+
+export default defineConfig({
+    base: '/build/',
+    publicDir: false,
+    build: {
+        outDir: 'public/build',
+        emptyOutDir: true,
+        assetsInlineLimit: 0,
+        modulePreload: false,
+        rollupOptions: { input: 'assets/app.js' },
+    },
+    css: { preprocessorOptions: { scss: { silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'], quietDeps: true } } },
+    plugins: [flatManifest()],
+});
