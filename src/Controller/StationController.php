@@ -42,7 +42,9 @@ abstract class StationController extends AbstractController
     /**
      * Stores a changed document, or puts its faults into the form.
      *
-     * @param FormInterface<mixed> $form
+     * @template T
+     *
+     * @param FormInterface<T>     $form
      * @param array<string, mixed> $document
      *
      * @return bool whether it was stored

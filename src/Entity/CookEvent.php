@@ -13,6 +13,7 @@ use Doctrine\ORM\Mapping as ORM;
 class CookEvent
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     /** @param string $clientId made by the page; the same id twice is one event */

@@ -13,6 +13,7 @@ use Doctrine\ORM\Mapping as ORM;
 class DishOutcome
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     /** Grams, or pieces for a dish that is counted. */

@@ -12,6 +12,7 @@ use Doctrine\ORM\Mapping as ORM;
 class Feast
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     /** Two people editing at once: the second is told, not overwritten. */

@@ -12,6 +12,7 @@ use Doctrine\ORM\Mapping as ORM;
 class Kitchen
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     #[ORM\Column(type: 'integer'), ORM\Version]

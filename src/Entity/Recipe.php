@@ -15,6 +15,7 @@ use Doctrine\ORM\Mapping as ORM;
 class Recipe
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     /** @var Collection<int, RecipeRevision> */

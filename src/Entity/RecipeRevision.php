@@ -12,6 +12,7 @@ use Doctrine\ORM\Mapping as ORM;
 class RecipeRevision
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
     public function __construct(

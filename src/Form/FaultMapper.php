@@ -18,7 +18,9 @@ final readonly class FaultMapper
     }
 
     /**
-     * @param FormInterface<mixed>  $form
+     * @template T
+     *
+     * @param FormInterface<T>      $form
      * @param array<string, string> $elsewhere pointer in the document → name of the field that asks for it
      */
     public function map(FormInterface $form, FaultyDocument $faulty, array $elsewhere = []): void

@@ -20,7 +20,7 @@ final class CookEventRepository extends ServiceEntityRepository
     /** @return list<CookEvent> in the order they came */
     public function log(Feast $feast): array
     {
-        return array_values($this->findBy(['feast' => $feast], ['id' => 'ASC']));
+        return $this->findBy(['feast' => $feast], ['id' => 'ASC']);
     }
 
     public function known(Feast $feast, string $clientId): bool

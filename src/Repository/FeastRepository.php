@@ -25,6 +25,6 @@ final class FeastRepository extends ServiceEntityRepository
     /** @return list<Feast> the newest first */
     public function all(Kitchen $kitchen): array
     {
-        return array_values($this->findBy(['kitchen' => $kitchen], ['id' => 'DESC']));
+        return $this->findBy(['kitchen' => $kitchen], ['id' => 'DESC']);
     }
 }

@@ -25,6 +25,6 @@ final class RecipeRepository extends ServiceEntityRepository
     /** @return list<Recipe> by name */
     public function book(Kitchen $kitchen): array
     {
-        return array_values($this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']));
+        return $this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']);
     }
 }

@@ -22,12 +22,11 @@ use Psr\Clock\ClockInterface;
 final readonly class PlanStore
 {
     /** Raise when the planner changes, so that kept plans are computed anew. */
-    private const PLANNER = 'planner-1';
+    private const PLANNER = 'planner-2';
 
     public function __construct(
         private FeastPlanRepository $plans,
         private CookEventRepository $events,
-        private RecipeBook $recipes,
         private CurrentKitchen $kitchen,
         private FeastPlanner $planner,
         private EntityManagerInterface $entities,

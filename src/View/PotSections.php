@@ -6,7 +6,6 @@ namespace App\View;
 
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\PlannedDish;
 use FeastLadle\Planning\Quantities;
 
@@ -15,12 +14,8 @@ use FeastLadle\Planning\Quantities;
  *
  * @phpstan-type Drawn array{run: string, title: string, vessel: string, several: int, width: float, height: float, outline: string, contents: string, limitY: float, limitHalf: float, levels: list<array{y: float, half: float, step: string, volume: float}>, fullest: string, fullestMl: float, brimMl: float, percent: float, limitPercent: float, limitReason: string, reason: string, fat: float|null, perLoad: int|null, loads: int|null, wish: string, options: array<string, string>}
  */
-final readonly class PotSections
+final class PotSections
 {
-    public function __construct(private Larder $larder)
-    {
-    }
-
     /** @return list<array{dish: PlannedDish, pots: list<Drawn>}> */
     public function of(Quantities $quantities, Kitchen $kitchen): array
     {

@@ -27,7 +27,7 @@ final class RunSheetChart
     private const LEAST_PER_MINUTE = 1.55;
 
     /** A letter of the small type of the blocks, about. */
-    private const LETTER = 6.6;
+    private const LETTER = 5.7;
 
     /**
      * @return array{width: float, height: float, gutter: float, head: float, lanes: list<Lane>, ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds: list<array{x: float, w: float, label: string}>}
@@ -148,7 +148,7 @@ final class RunSheetChart
                 $rows[$row] = $step->endMinute;
                 $left = $x($step->startMinute);
                 $width = max(3.0, $x($step->endMinute) - $left - 1.2);
-                $room = (int) floor(($width - 22) / self::LETTER);
+                $room = (int) floor(($width - 20) / self::LETTER);
                 $title = $step->step->title;
                 $blocks[] = [
                     'step' => $step, 'x' => round($left, 1), 'y' => $y + 4 + $row * self::ROW, 'w' => round($width, 1), 'h' => self::ROW - 5,
@@ -157,7 +157,7 @@ final class RunSheetChart
                         AttentionKind::Watch => 'watch',
                         AttentionKind::None => 'none',
                     },
-                    'label' => $room < 5 ? '' : (mb_strlen($title) <= $room ? $title : mb_substr($title, 0, $room - 1).'…'),
+                    'label' => $room < 4 ? '' : (mb_strlen($title) <= $room ? $title : mb_substr($title, 0, $room - 1).'…'),
                 ];
             }
             $height = max(1, \count($rows)) * self::ROW + 6;

@@ -19,7 +19,8 @@ final class SectionDrawing
         $right = [];
         $left = [];
         for ($i = 0; $i <= self::SLICES; ++$i) {
-            $at = $depthMm * $i / self::SLICES;
+            // Closer together near the floor, where a round bottom turns fastest.
+            $at = $depthMm * ($i / self::SLICES) ** 2;
             $x = self::SCALE * $shape->radiusMm($at);
             $y = self::y($shape, $at);
             $right[] = \sprintf('%.1f,%.1f', $x, $y);

@@ -20,7 +20,7 @@ final class JsonText
             throw FaultyDocument::because($document, 'The file is empty.');
         }
         try {
-            $value = json_decode($text, true, self::DEEPEST, \JSON_THROW_ON_ERROR);
+            $value = json_decode($text, true, self::DEEPEST + 1, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
             throw match ($e->getCode()) {
                 \JSON_ERROR_DEPTH => FaultyDocument::because($document, 'The file nests deeper than {limit} levels.', ['limit' => self::DEEPEST]),

@@ -15,6 +15,7 @@ final readonly class Node
         private bool $present,
         public string $pointer,
         private Faults $faults,
+        private bool $silent = false,
     ) {
     }
 
@@ -28,7 +29,7 @@ final readonly class Node
         $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], (string) $key);
         $present = \is_array($this->value) && \array_key_exists($key, $this->value) && null !== $this->value[$key];
 
-        return new self(\is_array($this->value) ? ($this->value[$key] ?? null) : null, $present, $pointer, $this->faults);
+        return new self(\is_array($this->value) ? ($this->value[$key] ?? null) : null, $present, $pointer, $this->faults, !$this->present);
     }
 
     public function exists(): bool
@@ -59,7 +60,10 @@ final readonly class Node
     /** @param array<string, string|int|float> $values */
     public function fault(string $template, array $values = []): void
     {
-        $this->faults->add(new Fault($this->pointer, $template, $values));
+        // What is missing inside something missing is no second fault.
+        if (!$this->silent) {
+            $this->faults->add(new Fault($this->pointer, $template, $values));
+        }
     }
 
     /**

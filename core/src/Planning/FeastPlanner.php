@@ -74,6 +74,7 @@ final readonly class FeastPlanner
         $steps = [];
         $timings = [];
         $vessels = $this->vesselsByStep($quantities, $solution);
+        $numbers = $this->batchNumbers($draft, $solution);
         foreach ($draft->steps as $id => $key) {
             $placement = $solution->activities[$id];
             $planned = $quantities->dishes[$key->dish];
@@ -92,7 +93,7 @@ final readonly class FeastPlanner
             $range = $draft->problem->activities[$id]->duration;
             $length = $placement->end - $placement->start;
             $steps[] = new PlannedStep(
-                $key, $planned, $step, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end),
+                new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step), $planned, $step, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end),
                 (int) round($length * $range->min / max(1, $range->likely)), (int) round($length * $range->max / max(1, $range->likely)),
                 $burner, $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [], $people, $planned->bowls[$key->step],
             );
@@ -107,6 +108,30 @@ final readonly class FeastPlanner
         usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [$b->startMinute, $b->endMinute, $b->key->id()]);
 
         return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles);
+    }
+
+    /**
+     * Batches are alike to the solver; the cook counts them in the order in which they are finished.
+     *
+     * @return array<string, array<int, int>> by dish: the solver's number of a batch → the cook's
+     */
+    private function batchNumbers(ScheduleDraft $draft, Solution $solution): array
+    {
+        $ends = [];
+        foreach ($draft->steps as $id => $key) {
+            if ($key->batch > 0) {
+                $ends[$key->dish][$key->batch] = max($ends[$key->dish][$key->batch] ?? \PHP_INT_MIN, $solution->activities[$id]->end);
+            }
+        }
+        $numbers = [];
+        foreach ($ends as $dish => $byBatch) {
+            asort($byBatch);
+            foreach (array_keys($byBatch) as $position => $batch) {
+                $numbers[$dish][$batch] = $position + 1;
+            }
+        }
+
+        return $numbers;
     }
 
     /** @return array<string, list<string>> vessel ids by dish/batch/step */

@@ -12,7 +12,9 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Recipe\KeepingPlace;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\ServingWay;
 use FeastLadle\Recipe\Skill;
 use FeastLadle\Recipe\Step;
@@ -41,6 +43,9 @@ final class ScheduleBuilder
     /** A dish that is late is worse than anything early. */
     private const LATE_COST = 60;
 
+    /** A minute that a hot dish stands before it is dished up. */
+    private const WARM_WAIT_COST = 4;
+
     /** How long after the last moment the plan may run, for feasts that can't be in time. */
     private const OVERRUN_MINUTES = 720;
 
@@ -66,6 +71,9 @@ final class ScheduleBuilder
     private array $obstacles = [];
 
     private int $horizonEnd = 0;
+
+    /** Minutes of the last step of the dish at work. */
+    private int $lastMinutes = 0;
 
     private readonly StepTimer $timer;
 
@@ -182,6 +190,7 @@ final class ScheduleBuilder
             }
             $ranges[$step->id] = $range;
         }
+        $this->lastMinutes = $ranges[$dish->recipe->lastStep]->likely;
         foreach ($dish->recipe->steps as $step) {
             foreach ($this->batchesOf($planned, $step) as $batch) {
                 $this->activity($planned, $step, $batch, $ranges[$step->id], $this->forBatch($needs[$step->id], $planned, $batch), $minute);
@@ -316,8 +325,18 @@ final class ScheduleBuilder
             // Finished no longer before the last guests than it keeps.
             $earliest = max(0, min($minute($this->feast->firstMoment()->at), $minute($this->feast->lastMoment()->at) - $recipe->keepMinutes) - $range->likely);
         }
+        if ($this->waitsWarm($recipe, $step)) {
+            // It goes off the flame as shortly before it is dished up as can be.
+            $due = new Due($minute($this->feast->firstMoment()->at) - $this->lastMinutes, self::WARM_WAIT_COST, 0);
+        }
         $this->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $this->horizonEnd, $due);
         $this->steps[$key->id()] = $key;
+    }
+
+    /** Whether a step ends hot and only dishing up follows. */
+    private function waitsWarm(Recipe $recipe, Step $step): bool
+    {
+        return KeepingPlace::Warm === $step->keeping?->place && \in_array($step->id, $recipe->step($recipe->lastStep)->sources(), true);
     }
 
     private function linksOf(PlannedDish $planned, Step $step, int $batch): void

@@ -99,6 +99,19 @@ final class Propagation
                 return false;
             }
         }
+        $forced = [];
+        foreach ($needs as [$choice, $units]) {
+            if (\count($n->options[$choice]) === $n->takes[$choice]) {
+                foreach ($n->options[$choice] as $r) {
+                    $forced[$r] = ($forced[$r] ?? 0) + $units;
+                    if ($forced[$r] > $n->capacity[$r]) {
+                        $this->conflicts[] = new Conflict('need', \sprintf('the needs of one add up to %d units where there are %d', $forced[$r], $n->capacity[$r]), $activities, [$n->resourceIds[$r]]);
+
+                        return false;
+                    }
+                }
+            }
+        }
 
         return true;
     }

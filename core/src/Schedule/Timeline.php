@@ -231,6 +231,12 @@ final class Timeline
                 }
             }
         }
+        foreach ($held as $r => $holds) {
+            // Two holds that meet in one activity overlap there, whenever it is.
+            if (\count($holds) > 1 && array_sum($holds) > $n->capacity[$r]) {
+                return self::NO_TIME;
+            }
+        }
         $t = $high;
         do {
             $before = $t;
@@ -242,7 +248,7 @@ final class Timeline
             }
             foreach ($held as $r => $holds) {
                 foreach ($holds as $h => $wanted) {
-                    $t = $this->latestHold($r, $h, $wanted, $duration, $low, $t);
+                    $t = $this->latestHold($r, $h, $holds, $duration, $low, $t);
                     if ($t < $low) {
                         return self::NO_TIME;
                     }
@@ -375,8 +381,12 @@ final class Timeline
         return \PHP_INT_MAX;
     }
 
-    /** Whether hold h may take in [t, t + duration) on resource r; a hold only stretches, so going earlier never frees it. */
-    private function latestHold(int $r, int $h, int $wanted, int $duration, int $low, int $t): int
+    /**
+     * Whether hold h may take in [t, t + duration) on resource r; a hold only stretches, so going earlier never frees it.
+     *
+     * @param array<int, int> $ownHolds all holds of the activity on this resource → units
+     */
+    private function latestHold(int $r, int $h, array $ownHolds, int $duration, int $low, int $t): int
     {
         $n = $this->network;
         $fresh = 0 === $this->holdCount[$h];
@@ -422,7 +432,7 @@ final class Timeline
                     }
                 }
             } else {
-                $edge = $this->overflowEdge($r, -1, 0, $from, $to, [$h => $wanted]);
+                $edge = $this->overflowEdge($r, -1, 0, $from, $to, $ownHolds);
             }
             if (\PHP_INT_MAX === $edge) {
                 return $t;

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Tests\Batch;
+
+use FeastLadle\Batch\PotChooser;
+use FeastLadle\Batch\PotReason;
+use FeastLadle\Tests\Support\Shipped;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class PotChooserTest extends TestCase
+{
+    /** @return iterable<string, array{string, float}> */
+    public static function sizes(): iterable
+    {
+        foreach (['pineapple-kesari', 'basundi', 'milk-solids-balls', 'coconut-rose-barfi'] as $slug) {
+            foreach ([0.2, 1.0, 1.7, 3.3, 7.0, 12.0] as $factor) {
+                yield "$slug × $factor" => [$slug, $factor];
+            }
+        }
+    }
+
+    #[DataProvider('sizes')]
+    public function testEveryRunOfEveryBatchStaysUnderItsLimit(string $slug, float $factor): void
+    {
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe($slug), static fn (): float => $factor);
+        if ([] !== $plan->missing) {
+            self::assertGreaterThan($plan->missing[0]->largestBrimMl, $plan->missing[0]->neededBrimMl);
+
+            return;
+        }
+        foreach ($plan->pots as $choice) {
+            self::assertTrue($choice->isWithinLimit(), $choice->run->id);
+        }
+        if ($plan->batches > 1) {
+            $fewer = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe($slug), static fn (int $n): float => $factor * $n / ($plan->batches - 1));
+            self::assertGreaterThanOrEqual(1, $fewer->batches);
+        }
+    }
+
+    public function testWhatIsPouredTogetherNeverSharesAVessel(): void
+    {
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe('pineapple-kesari'), static fn (): float => 1.5);
+        self::assertNotSame($plan->pots['liquid']->vessel()->id, $plan->pots['roast']->vessel()->id);
+        self::assertNotSame($plan->pots['nuts']->vessel()->id, $plan->pots['roast']->vessel()->id);
+    }
+
+    public function testMilkThatIsReducedGetsTheWidestBase(): void
+    {
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe('basundi'), static fn (): float => 1.0);
+        self::assertSame(PotReason::Widest, $plan->pots['boil']->reason);
+    }
+
+    public function testTheCooksOwnChoiceIsTakenEvenIfItMeansMoreBatches(): void
+    {
+        $chooser = new PotChooser(Shipped::kitchen(), Shipped::larder());
+        $free = $chooser->plan(Shipped::recipe('basundi'), static fn (): float => 1.5);
+        $wished = $chooser->plan(Shipped::recipe('basundi'), static fn (): float => 1.5, ['boil' => 'syrup-pot']);
+        self::assertSame('syrup-pot', $wished->pots['boil']->vessel()->id);
+        self::assertGreaterThan($free->batches, $wished->batches);
+    }
+
+    public function testAPotInUseByAnotherDishIsAvoidedWhereAnotherServes(): void
+    {
+        $chooser = new PotChooser(Shipped::kitchen(), Shipped::larder());
+        $first = $chooser->plan(Shipped::recipe('basundi'), static fn (): float => 1.0)->pots['boil']->vessel()->id;
+        $second = $chooser->plan(Shipped::recipe('basundi'), static fn (): float => 1.0, [], [$first => 1])->pots['boil']->vessel()->id;
+        self::assertNotSame($first, $second);
+    }
+
+    public function testFryingCountsFatAndLoads(): void
+    {
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe('milk-solids-balls'), static fn (): float => 1.5);
+        $frying = $plan->pots['fry']->frying;
+        self::assertNotNull($frying);
+        self::assertGreaterThanOrEqual($plan->ledger->flow('fry')->taken->pieces, $frying->loads * $frying->piecesPerLoad);
+        self::assertLessThanOrEqual(0.45, $plan->pots['fry']->fullShare());
+    }
+}

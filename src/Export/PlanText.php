@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Export;
+
+use FeastLadle\Feast\Feast;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\Obstacle;
+use FeastLadle\Planning\Plan;
+
+/** A plan as plain text, to read in a terminal or print. */
+final class PlanText
+{
+    public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
+    {
+        $lines = [$feast->name, \sprintf('%d guests, %s', $feast->guests(), implode(', ', array_map(static fn ($m): string => $m->name.' '.$m->at->format('D j M H:i'), $feast->moments))), '', 'SWEETS'];
+        foreach ($plan->quantities->dishes as $planned) {
+            $timing = $plan->timings[$planned->dish->id] ?? null;
+            $need = $planned->demand->portion->countsPieces ? $planned->demand->total.' '.$planned->demand->portion->pieceName.'s' : AmountWriter::weight($planned->demand->total);
+            $lines[] = \sprintf('  %s %s: %s, %s, %s', $planned->dish->letter, $planned->dish->recipe->name, $need, 1 === $planned->batchPlan->batches ? 'one batch' : $planned->batchPlan->batches.' batches', null === $timing ? 'not planned' : 'ready '.$timing->ready->setTimezone($feast->timeZone)->format('D H:i').($timing->lateMinutes > 0 ? ', '.AmountWriter::duration($timing->lateMinutes).' late' : ''));
+            foreach ($timing->reasons ?? [] as $reason) {
+                $lines[] = '      '.self::obstacle($reason);
+            }
+            foreach ($planned->batchPlan->pots as $choice) {
+                $lines[] = \sprintf('      %s: %s in %s of %s (%d %% full, limit %d %%)', $choice->run->flows[0]->step->title, AmountWriter::volume($choice->fullestMl), (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name, AmountWriter::volume($choice->vessel()->shape->brimfulMl()), round(100 * $choice->fullShare()), round(100 * $choice->run->limit->share()));
+            }
+        }
+        foreach ($plan->obstacles as $obstacle) {
+            $lines[] = '  ! '.$obstacle->dish.': '.self::obstacle($obstacle);
+        }
+        array_push($lines, '', 'STORES');
+        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        foreach ($plan->quantities->stores as $line) {
+            $lines[] = \sprintf('  %-34s %12s   buy %s', $line->ingredient->name, $writer->main($line->ingredient, $line->needGrams), $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->packs.' × '.$line->ingredient->pack->name);
+        }
+        array_push($lines, '', 'RUN SHEET');
+        $day = '';
+        foreach ($plan->steps as $step) {
+            $start = $step->start->setTimezone($feast->timeZone);
+            if ($start->format('l j F') !== $day) {
+                $day = $start->format('l j F');
+                $lines[] = '  '.$day;
+            }
+            $where = array_filter([null === $step->burner ? null : $kitchen->burners[$step->burner]->name, ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)]);
+            $who = [] === $step->people ? 'by itself' : implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $step->people));
+            $lines[] = \sprintf('  %s–%s  %s %s%s · %s%s', $start->format('H:i'), $step->end->setTimezone($feast->timeZone)->format('H:i'), $step->dish->dish->letter, $step->step->title, $step->key->batch > 0 && $step->dish->batchPlan->batches > 1 ? ' (batch '.$step->key->batch.')' : '', $who, [] === $where ? '' : ' · '.implode(', ', $where));
+        }
+
+        return implode("\n", $lines);
+    }
+
+    public static function obstacle(Obstacle $obstacle): string
+    {
+        $values = [];
+        foreach ($obstacle->values as $name => $value) {
+            $values['{'.$name.'}'] = (string) $value;
+        }
+
+        return strtr($obstacle->template, $values);
+    }
+}
