@@ -2,7 +2,8 @@
 
 $finder = (new PhpCsFixer\Finder())
     ->in([__DIR__.'/core', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/migrations', __DIR__.'/config', __DIR__.'/public'])
-    ->name('*.php');
+    ->name('*.php')
+    ->notName('reference.php');
 
 return (new PhpCsFixer\Config())
     ->setRiskyAllowed(true)
@@ -14,6 +15,8 @@ return (new PhpCsFixer\Config())
         'phpdoc_to_comment' => false,
         'phpdoc_separation' => false,
         'phpdoc_summary' => false,
+        // The scheduler has a class named Resource.
+        'phpdoc_types' => false,
         'phpdoc_align' => ['align' => 'vertical'],
         'native_function_invocation' => ['include' => ['@compiler_optimized'], 'scope' => 'namespaced'],
         'global_namespace_import' => false,

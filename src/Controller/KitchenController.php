@@ -7,10 +7,9 @@ namespace App\Controller;
 use App\Form\DocumentFileType;
 use App\Form\FaultMapper;
 use App\Service\CurrentKitchen;
+use App\Service\KitchenDesk;
 use App\View\VesselShelf;
-use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Kitchen\KitchenReader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -24,17 +23,14 @@ final class KitchenController extends AbstractController
     }
 
     #[Route('/kitchen', name: 'kitchen', methods: ['GET', 'POST'])]
-    public function kitchen(Request $request, KitchenReader $reader, EntityManagerInterface $entities, FaultMapper $faults, VesselShelf $shelf): Response
+    public function kitchen(Request $request, KitchenDesk $desk, FaultMapper $faults, VesselShelf $shelf): Response
     {
         $form = $this->createForm(DocumentFileType::class);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             $file = $form->get('file')->getData();
-            $document = $file instanceof UploadedFile ? $file->getContent() : '';
             try {
-                $this->kitchen->get()->change($reader->read($document)->name, $document);
-                $entities->flush();
-                $this->kitchen->forget();
+                $desk->change($file instanceof UploadedFile ? $file->getContent() : '');
                 $this->addFlash('good', 'Taken in.');
 
                 return $this->redirectToRoute('kitchen', status: Response::HTTP_SEE_OTHER);

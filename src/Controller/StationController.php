@@ -65,7 +65,7 @@ abstract class StationController extends AbstractController
     /**
      * A list of the document without one row, or with one more, as a button asked.
      *
-     * @param array<string, mixed>|null $fresh  the row to add
+     * @param array<string, mixed>|null $fresh the row to add
      *
      * @return list<mixed>
      */

@@ -10,8 +10,8 @@ use FeastLadle\Flow\Ledger;
 final readonly class BatchPlan
 {
     /**
-     * @param array<string, PotChoice> $pots     by run id
-     * @param list<NoPot>              $missing  runs that fit nowhere; empty when the dish can be cooked
+     * @param array<string, PotChoice> $pots    by run id
+     * @param list<NoPot>              $missing runs that fit nowhere; empty when the dish can be cooked
      */
     public function __construct(public int $batches, public Ledger $ledger, public array $pots, public array $missing)
     {

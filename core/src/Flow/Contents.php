@@ -13,9 +13,9 @@ final readonly class Contents
     private const WATER_ML = 1.002;
 
     /**
-     * @param array<string, float> $grams      by ingredient id, as put in
-     * @param float                $waterOff   grams of water that have left
-     * @param float                $pieces     0 while it is one mass
+     * @param array<string, float> $grams    by ingredient id, as put in
+     * @param float                $waterOff grams of water that have left
+     * @param float                $pieces   0 while it is one mass
      */
     private function __construct(public array $grams, public float $waterOff, public float $celsius, public float $pieces)
     {

@@ -10,12 +10,12 @@ use FeastLadle\Recipe\Step;
 final readonly class StepFlow
 {
     /**
-     * @param Contents   $taken       all that enters, before anything leaves
-     * @param Contents   $gives       what is there at the end
-     * @param float      $waterOff    grams of water that leave in the step
-     * @param float      $fatDrunk    grams of frying fat that the pieces take up
-     * @param float      $fullestMl   the most that stands in the vessel, hot; frying fat not counted
-     * @param list<Bowl> $bowls       ingredients in the order they enter; frying fat not counted
+     * @param Contents   $taken     all that enters, before anything leaves
+     * @param Contents   $gives     what is there at the end
+     * @param float      $waterOff  grams of water that leave in the step
+     * @param float      $fatDrunk  grams of frying fat that the pieces take up
+     * @param float      $fullestMl the most that stands in the vessel, hot; frying fat not counted
+     * @param list<Bowl> $bowls     ingredients in the order they enter; frying fat not counted
      */
     public function __construct(
         public Step $step,

@@ -12,10 +12,10 @@ use FeastLadle\Portion\Demand;
 final readonly class PlannedDish
 {
     /**
-     * @param float                $factor   how many times the recipe as written
-     * @param float                $portionGrams grams of the portion that a grown-up gets
-     * @param array<string, float> $measured ingredient id → grams over all bowls of all batches, as they are measured
-     * @param array<string, list<MeasuredBowl>> $bowls by step id: the bowls of one batch (or of the one go)
+     * @param float                             $factor       how many times the recipe as written
+     * @param float                             $portionGrams grams of the portion that a grown-up gets
+     * @param array<string, float>              $measured     ingredient id → grams over all bowls of all batches, as they are measured
+     * @param array<string, list<MeasuredBowl>> $bowls        by step id: the bowls of one batch (or of the one go)
      */
     public function __construct(
         public Dish $dish,

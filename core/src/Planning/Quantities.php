@@ -10,7 +10,7 @@ use FeastLadle\Stores\StoreLine;
 final readonly class Quantities
 {
     /**
-     * @param array<string, PlannedDish> $dishes by dish id
+     * @param array<string, PlannedDish> $dishes     by dish id
      * @param list<StoreLine>            $stores
      * @param float                      $plateShare by how much all portions shrink so that a plate stays under its cap; 1 for full portions
      */

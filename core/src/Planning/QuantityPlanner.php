@@ -64,15 +64,26 @@ final readonly class QuantityPlanner
         $usual = $dish->recipe->portion;
         $portion = $usual->withAmount(($dish->portion ?? $usual->amount) * $plateShare);
         $demand = Demand::of($portion, $feast->groups, $dish->uptake, $feast->bowls());
-        $yield = $usual->countsPieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams();
-        $factorFor = static fn (int $batches): float => $usual->countsPieces
-            // Every batch makes a whole number of pieces.
-            ? $batches * ceil($demand->total / $batches - 1e-9) / $yield
-            : $demand->total / $yield;
+        $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches);
         $plan = $chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse);
         [$measured, $bowls] = $this->measure($plan, $writer);
 
         return new PlannedDish($dish, $demand, $factorFor($plan->batches), $portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls);
+    }
+
+    /** How many times the recipe as written makes what is needed; for pieces, a whole number from every batch. */
+    private function factor(Dish $dish, Demand $demand, Ledger $asWritten, int $batches): float
+    {
+        $pieces = $demand->portion->countsPieces;
+        $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
+        $factor = $need / ($pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams());
+        // Spice grows slower than the body, so the yield falls a trace short of the plain multiple: two corrections close it.
+        for ($i = 0; $i < 2; ++$i) {
+            $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches);
+            $factor *= $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
+        }
+
+        return $factor;
     }
 
     /** @return array{array<string, float>, array<string, list<MeasuredBowl>>} grams by ingredient over all batches; bowls by step */

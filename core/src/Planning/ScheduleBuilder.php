@@ -113,7 +113,7 @@ final class ScheduleBuilder
     /**
      * @param \Closure(\DateTimeImmutable): int $minute
      *
-     * @return array<string, Resource>
+     * @return array<string, resource>
      */
     private function resources(\Closure $minute, int $horizonEnd): array
     {

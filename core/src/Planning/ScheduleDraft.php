@@ -10,10 +10,10 @@ use FeastLadle\Schedule\Problem;
 final readonly class ScheduleDraft
 {
     /**
-     * @param \DateTimeImmutable        $origin    minute 0 of the problem
-     * @param array<string, StepKey>    $steps     by activity id; markers are not in it
-     * @param array<string, string>     $lastOf    activity id → dish id, for the steps that finish a dish
-     * @param list<Obstacle>            $obstacles dishes left out, and why
+     * @param \DateTimeImmutable     $origin    minute 0 of the problem
+     * @param array<string, StepKey> $steps     by activity id; markers are not in it
+     * @param array<string, string>  $lastOf    activity id → dish id, for the steps that finish a dish
+     * @param list<Obstacle>         $obstacles dishes left out, and why
      */
     public function __construct(public Problem $problem, public \DateTimeImmutable $origin, public array $steps, public array $lastOf, public array $obstacles)
     {

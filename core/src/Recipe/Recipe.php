@@ -8,10 +8,10 @@ namespace FeastLadle\Recipe;
 final readonly class Recipe
 {
     /**
-     * @param array<string, Step> $steps        by id, in flow order
-     * @param string              $lastStep     the one whose output is the dish
-     * @param Portion             $portion      a usual portion for a grown-up
-     * @param int                 $keepMinutes  how long the finished dish may wait for its guests
+     * @param array<string, Step> $steps       by id, in flow order
+     * @param string              $lastStep    the one whose output is the dish
+     * @param Portion             $portion     a usual portion for a grown-up
+     * @param int                 $keepMinutes how long the finished dish may wait for its guests
      */
     public function __construct(
         public string $slug,

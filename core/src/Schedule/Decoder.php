@@ -608,7 +608,8 @@ final class Decoder
         $picked = range(0, $size - 1);
         while ($size <= $count && \count($subsets) < self::MOST_COMBINATIONS) {
             $subsets[] = array_values(array_map(static fn (int $p): int => $options[$p], $picked));
-            for ($k = $size - 1; $k >= 0 && $picked[$k] === $count - $size + $k; --$k);
+            for ($k = $size - 1; $k >= 0 && $picked[$k] === $count - $size + $k; --$k) {
+            }
             if ($k < 0) {
                 break;
             }

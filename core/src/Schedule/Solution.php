@@ -8,9 +8,9 @@ namespace FeastLadle\Schedule;
 final readonly class Solution
 {
     /**
-     * @param array<string, Placement>             $activities
-     * @param array<string, list<list<string>>>    $holds      by hold, by need
-     * @param list<Conflict>                       $conflicts
+     * @param array<string, Placement>          $activities
+     * @param array<string, list<list<string>>> $holds      by hold, by need
+     * @param list<Conflict>                    $conflicts
      */
     public function __construct(
         public SolutionStatus $status,

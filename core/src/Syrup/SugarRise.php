@@ -47,7 +47,8 @@ final class SugarRise
         if ($value < $points[0][$from] || $value > $points[$last][$from]) {
             throw new \DomainException(\sprintf('%g is outside %g to %g.', $value, $points[0][$from], $points[$last][$from]));
         }
-        for ($i = 1; $i < $last && $points[$i][$from] < $value; ++$i);
+        for ($i = 1; $i < $last && $points[$i][$from] < $value; ++$i) {
+        }
         [$a, $b] = [$points[$i - 1], $points[$i]];
 
         return $a[$to] + ($b[$to] - $a[$to]) * ($value - $a[$from]) / ($b[$from] - $a[$from]);

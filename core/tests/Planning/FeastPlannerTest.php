@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Tests\Planning;
+
+use FeastLadle\Feast\FeastReader;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Planning\Plan;
+use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Schedule\Audit;
+use FeastLadle\Tests\Support\Shipped;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class FeastPlannerTest extends TestCase
+{
+    public function testTheDemoFeastIsReadyAtItsMoment(): void
+    {
+        $plan = $this->plan(18);
+        self::assertTrue($plan->isOnTime());
+        foreach ($plan->timings as $timing) {
+            self::assertLessThanOrEqual($timing->due, $timing->ready, $timing->dish);
+        }
+        self::assertSame([], (new Audit())->faults($plan->problem, $plan->solution));
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function crowds(): iterable
+    {
+        foreach ([1, 10, 18, 30, 45, 60, 90] as $count) {
+            yield $count.' grown-ups' => [$count];
+        }
+    }
+
+    #[DataProvider('crowds')]
+    public function testEveryDishIsInTimeOrThePlanSaysWhyNot(int $count): void
+    {
+        $plan = $this->plan($count);
+        self::assertSame([], (new Audit())->faults($plan->problem, $plan->solution));
+        $out = [];
+        foreach ($plan->obstacles as $obstacle) {
+            self::assertNotSame('', $obstacle->template);
+            $out[$obstacle->dish] = true;
+        }
+        foreach ($plan->quantities->dishes as $id => $planned) {
+            $timing = $plan->timings[$id] ?? null;
+            self::assertTrue(isset($out[$id]) || (null !== $timing && (0 === $timing->lateMinutes || [] !== $timing->reasons)), $id);
+        }
+    }
+
+    public function testNobodyHoldsTwoSpoonsAndNoFireCarriesTwoPots(): void
+    {
+        $plan = $this->plan(40);
+        foreach ($plan->steps as $a) {
+            foreach ($plan->steps as $b) {
+                if ($a === $b || $a->startMinute >= $b->endMinute || $b->startMinute >= $a->endMinute) {
+                    continue;
+                }
+                self::assertFalse(null !== $a->burner && $a->burner === $b->burner, $a->key->id().' and '.$b->key->id());
+                if (AttentionKind::Constant === $a->step->attention->kind && AttentionKind::Constant === $b->step->attention->kind) {
+                    self::assertSame([], array_intersect($a->people, $b->people), $a->key->id().' and '.$b->key->id());
+                }
+            }
+        }
+    }
+
+    public function testHotMeetsHot(): void
+    {
+        $steps = $this->byKey($this->plan(18));
+        $merge = $steps['kesari/1/merge'];
+        self::assertLessThanOrEqual(3, $merge->startMinute - $steps['kesari/1/roast']->endMinute);
+        self::assertLessThanOrEqual(8, $merge->startMinute - $steps['kesari/1/liquid']->endMinute);
+        self::assertSame($steps['kesari/1/roast']->burner, $merge->burner);
+        self::assertSame($steps['kesari/1/roast']->vessels, $merge->vessels);
+    }
+
+    public function testTheHelperWorksOnlyInHerShiftAndOnlyWhatAnyHandsCanDo(): void
+    {
+        foreach ($this->plan(18)->steps as $step) {
+            if (\in_array('nilu', $step->people, true)) {
+                self::assertGreaterThanOrEqual('15:00', $step->start->format('H:i'), $step->key->id());
+                self::assertSame('any', $step->step->attention->skill->value);
+            }
+        }
+    }
+
+    public function testBowlsStoresAndDemandAgree(): void
+    {
+        $plan = $this->plan(40);
+        $fromBowls = [];
+        foreach ($plan->steps as $step) {
+            foreach ($step->bowls as $bowl) {
+                $fromBowls[$bowl->ingredient->id] = ($fromBowls[$bowl->ingredient->id] ?? 0.0) + $bowl->grams;
+            }
+        }
+        foreach ($plan->quantities->stores as $line) {
+            self::assertGreaterThanOrEqual($line->needGrams - 1e-6, $line->buyGrams(), $line->ingredient->id);
+            self::assertLessThan($line->ingredient->pack->grams, $line->leftGrams(), $line->ingredient->id);
+            if ('frying-oil' !== $line->ingredient->id) {
+                self::assertEqualsWithDelta($fromBowls[$line->ingredient->id], $line->needGrams, 1e-6, $line->ingredient->id);
+            }
+        }
+        foreach ($plan->quantities->dishes as $id => $planned) {
+            $ledger = $planned->batchPlan->ledger;
+            $makes = $planned->demand->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6) : $ledger->yieldGrams();
+            self::assertGreaterThanOrEqual($planned->demand->total - 1e-3, $makes, $id);
+        }
+    }
+
+    public function testMoreGuestsMeanMoreOfEverythingAndAnEarlierStart(): void
+    {
+        $few = $this->plan(18);
+        $many = $this->plan(60);
+        foreach ($few->quantities->dishes as $id => $planned) {
+            self::assertGreaterThan($planned->demand->total, $many->quantities->dishes[$id]->demand->total);
+        }
+        self::assertGreaterThan($few->quantities->dishes['kesari']->batchPlan->batches, $many->quantities->dishes['kesari']->batchPlan->batches);
+        self::assertLessThan($few->steps[0]->start, $many->steps[0]->start);
+    }
+
+    public function testBatchesAreCountedInTheOrderTheyAreFinished(): void
+    {
+        $steps = $this->byKey($this->plan(60));
+        self::assertLessThan($steps['kesari/2/finish']->endMinute, $steps['kesari/1/finish']->endMinute);
+    }
+
+    public function testAPlateCapShrinksEveryPortionAlike(): void
+    {
+        $document = Shipped::document('feasts/new-roof');
+        $document['plateCapGrams'] = 160;
+        $feast = (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $quantities = (new FeastPlanner(Shipped::larder()))->quantities($feast, Shipped::kitchen());
+        self::assertLessThan(1.0, $quantities->plateShare);
+        $plate = 0.0;
+        foreach ($quantities->dishes as $planned) {
+            $plate += $planned->portionGrams * $planned->dish->uptake;
+        }
+        self::assertEqualsWithDelta(160, $plate, 0.01);
+    }
+
+    public function testAHundredThousandGuestsAreAnsweredWithWhatPotsLack(): void
+    {
+        $plan = $this->plan(99_000);
+        self::assertFalse($plan->isOnTime());
+        self::assertCount(4, array_unique(array_map(static fn ($o): string => $o->dish, $plan->obstacles)));
+    }
+
+    public function testAPlanCrossesAClockChangeWithoutLosingAMinute(): void
+    {
+        $document = Shipped::document('feasts/new-roof');
+        // Clocks go back an hour in the night before this day.
+        $document['timeZone'] = 'Europe/Berlin';
+        $document['date'] = '2031-10-26';
+        $document['hands'] = [['person' => 'asha', 'day' => -1, 'from' => '20:00', 'to' => '05:00'], ['person' => 'asha', 'day' => 0, 'from' => '06:00', 'to' => '20:00'], ['person' => 'nilu', 'day' => 0, 'from' => '15:00', 'to' => '20:00']];
+        $feast = (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::kitchen());
+        self::assertTrue($plan->isOnTime());
+        // 20:00 to 05:00 that night are ten hours.
+        [$from, $to] = $plan->problem->resources['asha']->calendar[0];
+        self::assertSame(10 * 60, $to - $from);
+        foreach ($plan->steps as $step) {
+            self::assertSame(60 * $step->minutes(), $step->end->getTimestamp() - $step->start->getTimestamp());
+        }
+    }
+
+    public function testSameFeastSamePlan(): void
+    {
+        self::assertEquals($this->plan(33), $this->plan(33));
+    }
+
+    private function plan(int $grownUps): Plan
+    {
+        return (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast($grownUps), Shipped::kitchen());
+    }
+
+    /** @return array<string, PlannedStep> */
+    private function byKey(Plan $plan): array
+    {
+        $steps = [];
+        foreach ($plan->steps as $step) {
+            $steps[$step->key->id()] = $step;
+        }
+
+        return $steps;
+    }
+}

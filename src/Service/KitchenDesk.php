@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Repository\FeastRepository;
+use Doctrine\ORM\EntityManagerInterface;
+use FeastLadle\Document\Fault;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\FeastReader;
+use FeastLadle\Kitchen\KitchenReader;
+
+/** Changes the current kitchen, unless a feast counts on something that would be gone. */
+final readonly class KitchenDesk
+{
+    public function __construct(private CurrentKitchen $kitchen, private KitchenReader $reader, private FeastRepository $feasts, private RecipeBook $recipes, private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @throws FaultyDocument when the document is no sound kitchen, or a feast could not be read against it */
+    public function change(string $document): void
+    {
+        $record = $this->kitchen->get();
+        $kitchen = $this->reader->read($document);
+        foreach ($this->feasts->all($record) as $feast) {
+            try {
+                (new FeastReader($kitchen, $this->recipes))->read($feast->getDocument());
+            } catch (FaultyDocument $faulty) {
+                $first = $faulty->faults[0];
+                throw new FaultyDocument('kitchen', [new Fault('', '"{feast}" counts on this kitchen: {fault}', ['feast' => $feast->getName(), 'fault' => $first->message()])]);
+            }
+        }
+        $record->change($kitchen->name, $document);
+        $this->entities->flush();
+        $this->kitchen->forget();
+    }
+}

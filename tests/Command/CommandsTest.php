@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Command;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\Console\Tester\CommandTester;
+
+final class CommandsTest extends KernelTestCase
+{
+    private const PROBLEM = ['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, 100]];
+
+    /** @return iterable<string, array{array<string, mixed>|string, int}> */
+    public static function problems(): iterable
+    {
+        yield 'feasible' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => 5]]], 0];
+        yield 'proven infeasible' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => 101]]], 1];
+        yield 'not a valid problem' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => -1]]], 2];
+        yield 'not JSON' => ['nonsense', 2];
+        // Three of 30 minutes, one of two fires each, within 50: impossible, but neither pairs nor sums prove it.
+        yield 'undecided' => [[...self::PROBLEM, 'horizon' => [0, 50], 'resources' => [['id' => 'f0'], ['id' => 'f1']],
+            'activities' => array_map(static fn (int $i): array => ['id' => "a$i", 'duration' => 30, 'needs' => [['from' => ['f0', 'f1']]]], range(0, 2))], 3];
+    }
+
+    /** @param array<string, mixed>|string $problem */
+    #[DataProvider('problems')]
+    public function testScheduleAnswersWithItsExitStatus(array|string $problem, int $status): void
+    {
+        $file = $this->file(\is_string($problem) ? $problem : json_encode($problem, \JSON_THROW_ON_ERROR));
+        $tester = $this->tester('ladle:schedule');
+        self::assertSame($status, $tester->execute(['file' => $file, '--iterations' => '20'], ['capture_stderr_separately' => true]));
+        if (2 === $status) {
+            self::assertNotSame('', $tester->getErrorOutput());
+            self::assertSame('', $tester->getDisplay());
+        } else {
+            $solution = json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+            self::assertIsArray($solution);
+            self::assertSame([0 => 'feasible', 1 => 'infeasible', 3 => 'unknown'][$status], $solution['status']);
+            self::assertSame(0 === $status, [] === $solution['conflicts']);
+        }
+    }
+
+    public function testSameSeedAndFileGiveTheSameAnswer(): void
+    {
+        $file = __DIR__.'/../../core/tests/Schedule/fixtures/example.json';
+        $answers = [];
+        for ($i = 0; $i < 2; ++$i) {
+            $tester = $this->tester('ladle:schedule');
+            $tester->execute(['file' => $file, '--seed' => '9', '--budget-ms' => '30']);
+            $answers[] = preg_replace('/"elapsedMs":\d+/', '', $tester->getDisplay());
+        }
+        self::assertSame($answers[0], $answers[1]);
+    }
+
+    public function testBadOptionsAndMissingFilesAreNamed(): void
+    {
+        $file = __DIR__.'/../../core/tests/Schedule/fixtures/example.json';
+        $tester = $this->tester('ladle:schedule');
+        self::assertSame(2, $tester->execute(['file' => $file, '--seed' => 'lucky'], ['capture_stderr_separately' => true]));
+        self::assertStringContainsString('not "lucky"', $tester->getErrorOutput());
+        self::assertSame(2, $tester->execute(['file' => '/no/such/file.json'], ['capture_stderr_separately' => true]));
+        self::assertStringContainsString('There is no file /no/such/file.json', $tester->getErrorOutput());
+    }
+
+    public function testTheDemoFeastIsPlannedFromItsFileAlone(): void
+    {
+        $tester = $this->tester('ladle:plan');
+        self::assertSame(0, $tester->execute(['file' => __DIR__.'/../../data/feasts/new-roof.json', '--format' => 'json']));
+        $plan = json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($plan);
+        self::assertTrue($plan['inTime']);
+        self::assertSame(28, $plan['guests']);
+        self::assertIsArray($plan['steps']);
+        self::assertCount(25, $plan['steps']);
+        self::assertSame(0, $tester->execute(['file' => __DIR__.'/../../data/feasts/new-roof.json']));
+        foreach (['RUN SHEET', 'STORES', '2.32 kg', 'Tall milk pot', 'Pour the hot syrup'] as $word) {
+            self::assertStringContainsString($word, $tester->getDisplay());
+        }
+    }
+
+    public function testAFeastFileMayBringItsKitchenAndRecipes(): void
+    {
+        $data = __DIR__.'/../../data/';
+        /** @var array<string, mixed> $feast */
+        $feast = json_decode((string) file_get_contents($data.'feasts/new-roof.json'), true);
+        /** @var array<string, mixed> $recipe */
+        $recipe = json_decode((string) file_get_contents($data.'recipes/basundi.json'), true);
+        $feast['kitchen'] = json_decode((string) file_get_contents($data.'kitchens/kumbhar-lane.json'), true);
+        $feast['recipes'] = [['slug' => 'evening-milk', 'name' => 'Evening milk'] + $recipe];
+        $feast['dishes'] = [['id' => 'milk', 'recipe' => 'evening-milk', 'uptake' => 1]];
+        $tester = $this->tester('ladle:plan');
+        self::assertSame(0, $tester->execute(['file' => $this->file(json_encode($feast, \JSON_THROW_ON_ERROR))]));
+        self::assertStringContainsString('Evening milk', $tester->getDisplay());
+    }
+
+    public function testAFaultyFeastFileIsRefusedWithPointers(): void
+    {
+        $tester = $this->tester('ladle:plan');
+        $feast = str_replace(['"count": 18', '"recipe": "basundi"'], ['"count": "many"', '"recipe": "air"'], (string) file_get_contents(__DIR__.'/../../data/feasts/new-roof.json'));
+        self::assertSame(2, $tester->execute(['file' => $this->file($feast)], ['capture_stderr_separately' => true]));
+        self::assertStringContainsString('/groups/0/count:', $tester->getErrorOutput());
+        self::assertStringContainsString('/dishes/1/recipe:', $tester->getErrorOutput());
+    }
+
+    private function tester(string $command): CommandTester
+    {
+        return new CommandTester((new Application(self::bootKernel()))->find($command));
+    }
+
+    private function file(string $content): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'fl');
+        file_put_contents($path, $content);
+
+        return $path;
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Controller;
+
+use App\Repository\CookEventRepository;
+use App\Tests\Support\BrowserCase;
+use FeastLadle\Schedule\ProblemReader;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class StationsTest extends BrowserCase
+{
+    /** @return iterable<array{string, string}> */
+    public static function stations(): iterable
+    {
+        yield ['guests', 'Who comes'];
+        yield ['menu', 'Pineapple kesari'];
+        yield ['pots', 'Tall milk pot'];
+        yield ['stores', 'Whole milk'];
+        yield ['run-sheet', 'Pour the hot syrup'];
+        yield ['cook', 'Bring the milk to the boil'];
+        yield ['afterwards', 'Note for next time'];
+    }
+
+    #[DataProvider('stations')]
+    public function testEachStationShowsItsWorkUnderStrictHeaders(string $station, string $shows): void
+    {
+        $this->browser->request('GET', $this->address($station));
+        self::assertResponseIsSuccessful();
+        self::assertSelectorTextContains('main', $shows);
+        self::assertCount(7, $this->browser->getCrawler()->filter('.rail a'));
+        $policy = (string) $this->browser->getResponse()->headers->get('Content-Security-Policy');
+        self::assertStringContainsString("default-src 'none'", $policy);
+        self::assertStringNotContainsString('unsafe', $policy);
+        self::assertCount(0, $this->browser->getCrawler()->filter('[style], [onclick], style, script:not([src])'), 'The policy forbids anything inline.');
+    }
+
+    public function testAFeastOfNobodyIsNotThere(): void
+    {
+        foreach (['guests', 'cook', 'cook/state', 'schedule-problem.json'] as $page) {
+            $this->browser->request('GET', '/feasts/9999/'.$page);
+            self::assertResponseStatusCodeSame(404);
+        }
+    }
+
+    public function testAPotIsChosenAndAPotThatDoesNotExistIsRefused(): void
+    {
+        $this->browser->request('GET', $this->address('pots'));
+        $this->browser->submitForm('Take over', ['pots[basundi][boil]' => 'broad-pot']);
+        $this->browser->followRedirect();
+        self::assertSame('broad-pot', $this->browser->getCrawler()->filter('[name="pots[basundi][boil]"] option[selected]')->attr('value'));
+        $token = $this->browser->getCrawler()->filter('[name=_token]')->attr('value');
+        $before = $this->feast()->getDocument();
+        $this->browser->request('POST', $this->address('pots'), ['_token' => $token, 'pots' => ['basundi' => ['boil' => 'cauldron']]]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.trouble', 'This kitchen has no pot "cauldron".');
+        self::assertSame($before, $this->feast()->getDocument());
+        $this->browser->request('POST', $this->address('pots'), ['_token' => 'forged', 'pots' => []]);
+        self::assertResponseStatusCodeSame(403);
+    }
+
+    public function testASweetIsTakenOffTheMenuAndPutBackInItsRevision(): void
+    {
+        $this->browser->request('GET', $this->address('menu'));
+        $this->browser->submit($this->browser->getCrawler()->filter('button[name=remove][value="1"]')->form());
+        $this->browser->followRedirect();
+        self::assertSelectorTextNotContains('.thalis', 'revised: drunk cold');
+        self::assertCount(3, $this->browser->getCrawler()->filter('.thali header'));
+        $this->browser->submitForm('Add to the menu', ['recipe' => 'basundi']);
+        $this->browser->followRedirect();
+        self::assertCount(4, $this->browser->getCrawler()->filter('.thali header'));
+        self::assertStringContainsString('"revision":1', $this->feast()->getDocument());
+    }
+
+    public function testAShiftThatEndsTheHelpersDayMovesTheWork(): void
+    {
+        $this->browser->request('GET', $this->address('run-sheet'));
+        $this->browser->submitForm('Take over', ['hands[hands][2][from]' => '17:30']);
+        $this->browser->followRedirect();
+        self::assertResponseIsSuccessful();
+        $this->browser->submitForm('Take over', ['hands[hands][2][from]' => 'noon']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.fault', 'hours:minutes');
+    }
+
+    public function testTheScheduleProblemComesInTheOpenFormat(): void
+    {
+        $this->browser->request('GET', $this->address('schedule-problem.json'));
+        $problem = (new ProblemReader())->read((string) $this->browser->getResponse()->getContent());
+        self::assertArrayHasKey('kesari/1/merge', $problem->activities);
+    }
+
+    public function testATickIsKeptOnceAndCanBeUndone(): void
+    {
+        $this->browser->request('GET', $this->address('cook'));
+        $form = $this->browser->getCrawler()->filter('[data-step="basundi/1/boil"] form')->form();
+        $this->browser->submit($form);
+        $this->browser->submit($form);
+        $this->browser->request('GET', $this->address('cook'));
+        self::assertCount(1, static::getContainer()->get(CookEventRepository::class)->log($this->feast()));
+        self::assertCount(1, $this->browser->getCrawler()->filter('[data-done="basundi/1/boil"]'));
+        self::assertSelectorTextContains('[data-station=cook]', '1 of 25 done');
+        $this->browser->request('GET', $this->address('cook/state'));
+        self::assertJson((string) $this->browser->getResponse()->getContent());
+        $this->browser->request('GET', $this->address('cook'));
+        $this->browser->submit($this->browser->getCrawler()->filter('[data-done="basundi/1/boil"] form')->form());
+        $this->browser->followRedirect();
+        self::assertCount(0, $this->browser->getCrawler()->filter('[data-done]'));
+        self::assertCount(1, $this->browser->getCrawler()->filter('[data-step="basundi/1/boil"]'));
+    }
+
+    public function testATickOfAStepThatIsNotInThePlanIsRefused(): void
+    {
+        $this->browser->request('GET', $this->address('cook'));
+        $token = $this->browser->getCrawler()->filter('[name=_token]')->attr('value');
+        foreach ([['kind' => 'done', 'step' => 'soup/1/boil', 'client' => '12345678'], ['kind' => 'eaten', 'step' => 'basundi/1/boil', 'client' => '12345678'], ['kind' => 'done', 'step' => 'basundi/1/boil', 'client' => 'x']] as $event) {
+            $this->browser->request('POST', $this->address('cook/events'), ['_token' => $token, ...$event]);
+            self::assertResponseStatusCodeSame(422);
+        }
+        self::assertSame([], static::getContainer()->get(CookEventRepository::class)->log($this->feast()));
+    }
+
+    public function testWhatWasLeftOverIsKeptForNextTime(): void
+    {
+        $this->browser->request('GET', $this->address('afterwards'));
+        $this->browser->submitForm('Keep this', ['outcomes[lines][kesari][made]' => '2300', 'outcomes[lines][kesari][leftOver]' => '150', 'outcomes[lines][kesari][note]' => 'Less sugar']);
+        $this->browser->followRedirect();
+        self::assertSame('Less sugar', $this->browser->getCrawler()->filter('[name="outcomes[lines][kesari][note]"]')->attr('value'));
+        self::assertSelectorTextContains('[data-station=afterwards]', '1 noted');
+        $this->browser->submitForm('Keep this', ['outcomes[lines][kesari][leftOver]' => 'some']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.has-fault .fault', 'a number');
+    }
+}
