@@ -1,0 +1,15 @@
+import { defineConfig } from '@playwright/test';
+import { server, use } from './e2e/settings.js';
+
+// The real interface, served as "make demo" serves it, in Debian's Chromium.
+export default defineConfig({
+    testDir: 'e2e',
+    testMatch: '*.spec.js',
+    workers: 1,
+    fullyParallel: false,
+    forbidOnly: Boolean(process.env.CI),
+    reporter: [['list']],
+    timeout: 60_000,
+    use,
+    webServer: server,
+});
