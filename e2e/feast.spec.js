@@ -44,7 +44,7 @@ test('twenty-eight guests become seventy: amounts, batches, pots, stores and sta
 
 test('a feast that cannot be in time says which sweet, how late, and what would help', async ({ page }) => {
     await open(page, '/feasts/1/guests');
-    await setGrownUps(page, 80);
+    await setGrownUps(page, 110);
     const trouble = page.getByRole('alert');
     await expect(trouble.locator('[data-late]').first()).toContainText(/late|not in the plan/);
     await expect(trouble.locator('[data-late]').first()).toContainText(/more|another|earlier|fewer|room/i);

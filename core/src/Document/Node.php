@@ -47,11 +47,6 @@ final readonly class Node
         return \is_array($this->value) && ([] === $this->value || !array_is_list($this->value));
     }
 
-    public function isList(): bool
-    {
-        return \is_array($this->value) && array_is_list($this->value);
-    }
-
     public function isNumber(): bool
     {
         return \is_int($this->value) || \is_float($this->value);

@@ -26,6 +26,11 @@ final readonly class Feast
     ) {
     }
 
+    public function withShift(Shift $shift): self
+    {
+        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, [...$this->shifts, $shift], $this->dishes);
+    }
+
     public function guests(): int
     {
         return array_sum(array_map(static fn (Group $g): int => $g->count, $this->groups));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Heat\Flame;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Vessel\FillLimit;
 use FeastLadle\Vessel\VesselKind;
@@ -45,7 +47,7 @@ final readonly class VesselRun
     public function isHeated(): bool
     {
         foreach ($this->flows as $flow) {
-            if (\FeastLadle\Heat\Flame::None !== $flow->step->flame) {
+            if (Flame::None !== $flow->step->flame) {
                 return true;
             }
         }
@@ -62,7 +64,7 @@ final readonly class VesselRun
     public function frying(): ?Step
     {
         foreach ($this->flows as $flow) {
-            if (\FeastLadle\Recipe\Process::DeepFry === $flow->step->process) {
+            if (Process::DeepFry === $flow->step->process) {
                 return $flow->step;
             }
         }

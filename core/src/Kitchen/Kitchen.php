@@ -27,8 +27,17 @@ final readonly class Kitchen
         public float $altitudeM,
         public float $roomCelsius,
         public float $coldLitres,
-        public float $pantryStepGrams,
     ) {
+    }
+
+    public function withBurner(Burner $burner): self
+    {
+        return new self($this->name, [...$this->burners, $burner->id => $burner], $this->vessels, $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres);
+    }
+
+    public function withPerson(Person $person): self
+    {
+        return new self($this->name, $this->burners, $this->vessels, [...$this->people, $person->id => $person], $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres);
     }
 
     public function boilingCelsius(): float

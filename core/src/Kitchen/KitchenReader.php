@@ -37,7 +37,7 @@ final class KitchenReader
 
     public function fromNode(Node $root): Kitchen
     {
-        $root->object(['format', 'version', 'name', 'burners', 'vessels', 'people', 'cupMl', 'scaleStepGrams', 'altitudeM', 'roomCelsius', 'coldLitres', 'pantryStepGrams']);
+        $root->object(['format', 'version', 'name', 'burners', 'vessels', 'people', 'cupMl', 'scaleStepGrams', 'altitudeM', 'roomCelsius', 'coldLitres']);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
@@ -70,7 +70,6 @@ final class KitchenReader
             $root->at('altitudeM')->number(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M, 0.0),
             $root->at('roomCelsius')->number(-5, 50, 28.0),
             $root->at('coldLitres')->number(0, 100000, 40.0),
-            $root->at('pantryStepGrams')->number(1, 50000, 50.0),
         );
     }
 

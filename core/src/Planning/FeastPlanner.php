@@ -19,6 +19,9 @@ final readonly class FeastPlanner
     /** Enough for a home feast; small, as a cook waits for it. */
     public const DEFAULT_BUDGET_MS = 120;
 
+    /** When something is late after that, so much longer is looked before saying so. */
+    private const PATIENCE = 12;
+
     public function __construct(private Larder $larder)
     {
     }
@@ -44,6 +47,10 @@ final readonly class FeastPlanner
         $quantities = $this->quantities($feast, $kitchen);
         $draft = $this->draft($feast, $kitchen, $quantities, $notBefore);
         $solution = (new Solver())->solve($draft->problem, $budget, $seed);
+        if (!$this->assemble($feast, $kitchen, $quantities, $draft, $solution)->isOnTime() && SolutionStatus::Infeasible !== $solution->status) {
+            $budget = $budget->times(self::PATIENCE);
+            $solution = (new Solver())->solve($draft->problem, $budget, $seed);
+        }
         $leftOut = [];
         if (SolutionStatus::Feasible !== $solution->status) {
             $leftOut = (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $quantities, $notBefore);

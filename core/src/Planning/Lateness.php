@@ -23,7 +23,10 @@ use FeastLadle\Schedule\Solver;
  */
 final readonly class Lateness
 {
-    private const TRIAL_MS = 60;
+    private const TRIAL_MS = 200;
+
+    /** A help that leaves more than this share of the delay is not worth naming. */
+    private const WORTH_SAYING = 0.7;
 
     public function __construct(private FeastPlanner $planner)
     {
@@ -41,7 +44,7 @@ final readonly class Lateness
         foreach ($late as $dish => $timing) {
             $reasons = $this->proof($draft, $dish, $plan, $kitchen);
             foreach ($trials as [$template, $lateness]) {
-                if (($lateness[$dish] ?? \PHP_INT_MAX) < $timing->lateMinutes) {
+                if (($lateness[$dish] ?? \PHP_INT_MAX) <= self::WORTH_SAYING * $timing->lateMinutes) {
                     $reasons[] = new Obstacle($dish, $template, ['minutes' => $timing->lateMinutes - $lateness[$dish], 'left' => $lateness[$dish]]);
                 }
             }
@@ -93,8 +96,7 @@ final readonly class Lateness
         $trials = [];
         $strongest = array_reduce($kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
         if (null !== $strongest) {
-            $burner = new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm);
-            $more = new Kitchen($kitchen->name, [...$kitchen->burners, $burner->id => $burner], $kitchen->vessels, $kitchen->people, $kitchen->cupMl, $kitchen->scaleStepGrams, $kitchen->altitudeM, $kitchen->roomCelsius, $kitchen->coldLitres, $kitchen->pantryStepGrams);
+            $more = $kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm));
             $trials[] = ['The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).', $this->lateness($feast, $more, $quantities, $notBefore, $without)];
         }
         /** @var Shift|null $first */
@@ -104,11 +106,11 @@ final readonly class Lateness
         }
         if (null !== $first) {
             $cook = new Person('one-more-cook', 'one more cook', Skill::Cook);
-            $more = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, [...$kitchen->people, $cook->id => $cook], $kitchen->cupMl, $kitchen->scaleStepGrams, $kitchen->altitudeM, $kitchen->roomCelsius, $kitchen->coldLitres, $kitchen->pantryStepGrams);
-            $helped = new Feast($feast->name, $feast->timeZone, $feast->plateCapGrams, $feast->groups, $feast->moments, [...$feast->shifts, new Shift($cook->id, $first->from, $feast->lastMoment()->at->modify('+12 hours'))], $feast->dishes);
+            $more = $kitchen->withPerson($cook);
+            $helped = $feast->withShift(new Shift($cook->id, $first->from, $feast->lastMoment()->at->modify('+12 hours')));
             $trials[] = ['The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).', $this->lateness($helped, $more, $quantities, $notBefore, $without)];
             if (null === $notBefore || $first->from > $notBefore) {
-                $earlier = new Feast($feast->name, $feast->timeZone, $feast->plateCapGrams, $feast->groups, $feast->moments, [...$feast->shifts, new Shift($first->person, $first->from->modify('-3 hours'), $first->from)], $feast->dishes);
+                $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
                 $trials[] = ['The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).', $this->lateness($earlier, $kitchen, $quantities, $notBefore, $without)];
             }
         }

@@ -22,6 +22,11 @@ final readonly class Budget
         return new self(\PHP_INT_MAX, max(0, $milliseconds) * self::WORK_PER_MS);
     }
 
+    public function times(int $factor): self
+    {
+        return new self(\PHP_INT_MAX === $this->iterations ? \PHP_INT_MAX : $this->iterations * $factor, \PHP_INT_MAX === $this->work ? \PHP_INT_MAX : $this->work * $factor);
+    }
+
     public static function iterations(int $iterations): self
     {
         return new self(max(0, $iterations), \PHP_INT_MAX);
