@@ -12,7 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class AfterwardsController extends StationController
 {
-    #[Route('/feasts/{id}/afterwards', name: 'afterwards', requirements: ['id' => '\d+'], methods: ['GET', 'POST'])]
+    #[Route('/feasts/{id}/afterwards', name: 'afterwards', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
     public function afterwards(int $id, Request $request, Outcomes $outcomes): Response
     {
         $open = $this->desk->open($id);

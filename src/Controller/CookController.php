@@ -15,7 +15,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class CookController extends StationController
 {
-    #[Route('/feasts/{id}/cook', name: 'cook', requirements: ['id' => '\d+'], methods: ['GET'])]
+    #[Route('/feasts/{id}/cook', name: 'cook', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function cook(int $id, CookBoard $board): Response
     {
         $open = $this->desk->open($id);
@@ -24,7 +24,7 @@ final class CookController extends StationController
         return $this->station('cook', $open, $plan, ['board' => $board->of($open, $plan)]);
     }
 
-    #[Route('/feasts/{id}/cook/events', name: 'cook_event', requirements: ['id' => '\d+'], methods: ['POST'])]
+    #[Route('/feasts/{id}/cook/events', name: 'cook_event', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
     public function event(int $id, Request $request, CookingDay $day): Response
     {
         $open = $this->desk->open($id);
@@ -43,7 +43,7 @@ final class CookController extends StationController
         return $this->redirectToRoute('cook', ['id' => $id], Response::HTTP_SEE_OTHER);
     }
 
-    #[Route('/feasts/{id}/cook/state', name: 'cook_state', requirements: ['id' => '\d+'], methods: ['GET'])]
+    #[Route('/feasts/{id}/cook/state', name: 'cook_state', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function state(int $id, CookingDay $day): JsonResponse
     {
         return new JsonResponse(['version' => $day->version($this->desk->open($id)->record)]);

@@ -12,7 +12,7 @@ use Symfony\Component\Uid\Uuid;
 
 final class GuestsController extends StationController
 {
-    #[Route('/feasts/{id}/guests', name: 'guests', requirements: ['id' => '\d+'], methods: ['GET', 'POST'])]
+    #[Route('/feasts/{id}/guests', name: 'guests', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
     public function guests(int $id, Request $request): Response
     {
         $open = $this->desk->open($id);

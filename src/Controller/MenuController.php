@@ -22,7 +22,7 @@ final class MenuController extends StationController
         $this->recipes = $recipes;
     }
 
-    #[Route('/feasts/{id}/menu', name: 'menu', requirements: ['id' => '\d+'], methods: ['GET', 'POST'])]
+    #[Route('/feasts/{id}/menu', name: 'menu', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
     public function menu(int $id, Request $request): Response
     {
         $open = $this->desk->open($id);

@@ -12,7 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class PotsController extends StationController
 {
-    #[Route('/feasts/{id}/pots', name: 'pots', requirements: ['id' => '\d+'], methods: ['GET'])]
+    #[Route('/feasts/{id}/pots', name: 'pots', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function pots(int $id, PotSections $sections): Response
     {
         $open = $this->desk->open($id);
@@ -21,7 +21,7 @@ final class PotsController extends StationController
         return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => []]);
     }
 
-    #[Route('/feasts/{id}/pots', name: 'pots_choose', requirements: ['id' => '\d+'], methods: ['POST'])]
+    #[Route('/feasts/{id}/pots', name: 'pots_choose', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
     public function choose(int $id, Request $request, PotSections $sections): Response
     {
         $open = $this->desk->open($id);

@@ -14,7 +14,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class RunSheetController extends StationController
 {
-    #[Route('/feasts/{id}/run-sheet', name: 'run_sheet', requirements: ['id' => '\d+'], methods: ['GET', 'POST'])]
+    #[Route('/feasts/{id}/run-sheet', name: 'run_sheet', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
     public function runSheet(int $id, Request $request, RunSheetChart $chart): Response
     {
         $open = $this->desk->open($id);
@@ -41,7 +41,7 @@ final class RunSheetController extends StationController
     }
 
     /** The plan's schedule problem in the open format, to feed to ladle:schedule or anything else that reads it. */
-    #[Route('/feasts/{id}/schedule-problem.json', name: 'schedule_problem', requirements: ['id' => '\d+'], methods: ['GET'])]
+    #[Route('/feasts/{id}/schedule-problem.json', name: 'schedule_problem', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function problem(int $id): JsonResponse
     {
         return new JsonResponse((new ProblemWriter())->problem($this->plans->plan($this->desk->open($id))->problem));

@@ -10,7 +10,7 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class StoresController extends StationController
 {
-    #[Route('/feasts/{id}/stores', name: 'stores', requirements: ['id' => '\d+'], methods: ['GET'])]
+    #[Route('/feasts/{id}/stores', name: 'stores', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function stores(int $id, StoreRows $rows): Response
     {
         $open = $this->desk->open($id);

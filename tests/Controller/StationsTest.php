@@ -42,6 +42,8 @@ final class StationsTest extends BrowserCase
             $this->browser->request('GET', '/feasts/9999/'.$page);
             self::assertResponseStatusCodeSame(404);
         }
+        $this->browser->request('GET', '/feasts/99999999999999999999/guests');
+        self::assertResponseStatusCodeSame(404);
     }
 
     public function testAPotIsChosenAndAPotThatDoesNotExistIsRefused(): void
