@@ -10,6 +10,8 @@ use FeastLadle\Planning\Plan;
 use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Schedule\Audit;
+use FeastLadle\Schedule\ProblemReader;
+use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -163,6 +165,14 @@ final class FeastPlannerTest extends TestCase
         foreach ($plan->steps as $step) {
             self::assertSame(60 * $step->minutes(), $step->end->getTimestamp() - $step->start->getTimestamp());
         }
+    }
+
+    public function testTheScheduleProblemIsTheSameThroughItsFile(): void
+    {
+        $plan = $this->plan(60);
+        $read = (new ProblemReader())->read(json_encode((new ProblemWriter())->problem($plan->problem), \JSON_THROW_ON_ERROR));
+        self::assertEquals($plan->problem, $read);
+        self::assertSame([], (new Audit())->faults($read, $plan->solution));
     }
 
     public function testSameFeastSamePlan(): void
