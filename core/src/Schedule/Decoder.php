@@ -15,8 +15,6 @@ final class Decoder
     private const MOST_SHIFTS = 150;
     private const MOST_DELAYS = 80;
     private const MOST_RESTARTS = 200;
-    private const MOST_COMBINATIONS = 240;
-
     /** Tries to place an activity, for each activity, before a schedule under construction is given up. */
     private const MOST_TRIES_EACH = 60;
 
@@ -25,9 +23,10 @@ final class Decoder
 
     /** Groups above this size are placed by their direct links alone. */
     private const LARGEST_MATRIX = 160;
-    private const NEVER = -1_000_000_000;
 
     public readonly Timeline $timeline;
+
+    private readonly Choices $choices;
 
     /** After a failure: the activity that found no place. */
     public int $failedAt = -1;
@@ -35,7 +34,7 @@ final class Decoder
     /** @var array<int, list<int>> members of a group in the order they are placed */
     private array $order = [];
 
-    /** @var list<array<int, array<int, int>>|null> by group: longest start-to-start path between members, by their position in the group */
+    /** @var array<int, array<int, array<int, int>>|null> by group: longest start-to-start path between members, by their position in the group */
     private array $distance = [];
 
     /** @var array<int, int> position of an activity in its group */
@@ -54,9 +53,6 @@ final class Decoder
 
     private int $triesLeft = 0;
 
-    /** @var array<int, array<int, true>> resources that a choice of the group at work must leave to others */
-    private array $forbidden = [];
-
     /** @var array<int, int> after a failure: activities of other groups that must start earlier, and when */
     private array $outside = [];
 
@@ -66,6 +62,7 @@ final class Decoder
     public function __construct(private readonly Network $network, private readonly Propagation $windows, private readonly Groups $groups)
     {
         $this->timeline = new Timeline($network);
+        $this->choices = new Choices($network, $this->timeline);
         foreach (array_values($network->problem->activities) as $i => $activity) {
             $this->dueAt[] = $activity->due?->at;
             $this->position[] = 0;
@@ -76,10 +73,27 @@ final class Decoder
                 $this->position[$i] = $p;
                 $this->hasDue[$g] = $this->hasDue[$g] || null !== $this->dueAt[$i];
             }
-            $this->distance[] = \count($members) <= self::LARGEST_MATRIX ? $this->matrix($g) : null;
-            $this->order[] = $this->orderOf($g);
         }
-        $this->position = array_values($this->position);
+        $arcs = $this->arcsWithin();
+        $order = new PlacingOrder($network, $windows, $groups, $this->dueAt);
+        foreach ($groups->members as $g => $members) {
+            $this->distance[$g] = \count($members) <= self::LARGEST_MATRIX ? LongestPaths::between(\count($members), $arcs[$g] ?? []) : null;
+            $this->order[$g] = $order->of($g, $this->distance[$g]);
+        }
+    }
+
+    /** @return array<int, list<array{int, int, int}>> arcs inside a group, between positions in it, by group */
+    private function arcsWithin(): array
+    {
+        $within = [];
+        foreach ($this->network->arcs() as [$from, $to, $weight]) {
+            $g = $this->groups->groupOf[$from];
+            if ($this->groups->groupOf[$to] === $g) {
+                $within[$g][] = [$this->position[$from], $this->position[$to], $weight];
+            }
+        }
+
+        return $within;
     }
 
     /**
@@ -227,7 +241,7 @@ final class Decoder
         $moves = 2 * \count($members);
         for ($delay = 0; $delay < self::MOST_DELAYS; ++$delay) {
             $latest = [];
-            $this->forbidden = [];
+            $this->choices->forgetForbidden();
             foreach ($members as $i) {
                 if (isset($caps[$i])) {
                     $latest[$i] = $caps[$i];
@@ -302,8 +316,8 @@ final class Decoder
         $best = Timeline::NO_TIME;
         $bestChoices = [];
         $bestDuration = 0;
-        foreach ($this->combinations($i, $rotation) as $choices) {
-            $duration = $this->duration($i, $choices);
+        foreach ($this->choices->combinations($i, $rotation) as $choices) {
+            $duration = $this->choices->duration($i, $choices);
             $low = max($lowStart, $lowEnd - $duration, $best + 1);
             $high = min($highStart, $highEnd - $duration);
             if ($high < $low) {
@@ -378,8 +392,7 @@ final class Decoder
         foreach ($wanted as $choice) {
             foreach ($this->timeline->chosen[$choice] ?? $n->options[$choice] as $r) {
                 foreach ($this->timeline->occupants($r, $from, $to) as [$other, $activity]) {
-                    if ($other !== $choice && $this->groups->groupOf[$activity] === $g && !isset($this->forbidden[$other][$r]) && \count($n->options[$other]) - \count($this->forbidden[$other] ?? []) > $n->takes[$other] && \count($n->options[$choice]) <= \count($n->options[$other])) {
-                        $this->forbidden[$other][$r] = true;
+                    if ($other !== $choice && $this->groups->groupOf[$activity] === $g && \count($n->options[$choice]) <= \count($n->options[$other]) && $this->choices->forbid($other, $r)) {
                         $forbade = true;
                     }
                 }
@@ -408,8 +421,8 @@ final class Decoder
         $bestFit = Timeline::NO_TIME;
         $bestLow = 0;
         $hold = null;
-        foreach ($this->combinations($i, 0) as $choices) {
-            $duration = $this->duration($i, $choices);
+        foreach ($this->choices->combinations($i, 0) as $choices) {
+            $duration = $this->choices->duration($i, $choices);
             $low = max($lowStart, $lowEnd - $duration);
             $high = min($highStart, $highEnd - $duration);
             if ($high < $floor) {
@@ -468,7 +481,7 @@ final class Decoder
         if (isset($latest[$i]) && $latest[$i] < $highStart) {
             $highStart = $latest[$i];
         }
-        $lowEnd = self::NEVER;
+        $lowEnd = LongestPaths::NEVER;
         $highEnd = $n->latestEnd[$i];
         if (null !== $this->dueAt[$i] && $this->dueAt[$i] + $late < $highEnd) {
             $highEnd = $this->dueAt[$i] + $late;
@@ -516,191 +529,16 @@ final class Decoder
                     continue;
                 }
                 $start = $timeline->start[$j];
-                if ($matrix[$q][$p] > self::NEVER && $start + $matrix[$q][$p] > $lowStart) {
+                if ($matrix[$q][$p] > LongestPaths::NEVER && $start + $matrix[$q][$p] > $lowStart) {
                     $lowStart = $start + $matrix[$q][$p];
                     $this->boundBy = $j;
                 }
-                if ($matrix[$p][$q] > self::NEVER && $start - $matrix[$p][$q] < $highStart) {
+                if ($matrix[$p][$q] > LongestPaths::NEVER && $start - $matrix[$p][$q] < $highStart) {
                     $highStart = $start - $matrix[$p][$q];
                 }
             }
         }
 
         return [$lowStart, $highStart, $lowEnd, $highEnd];
-    }
-
-    /** @param array<int, list<int>> $choices */
-    private function duration(int $i, array $choices): int
-    {
-        $n = $this->network;
-        $duration = -1;
-        foreach ($n->needs[$i] as [$choice, , $own]) {
-            if ([] === $own) {
-                continue;
-            }
-            foreach ($choices[$choice] ?? $this->timeline->chosen[$choice] ?? [] as $r) {
-                $duration = max($duration, $own[$r] ?? $n->likely[$i]);
-            }
-        }
-
-        return $duration < 0 ? $n->likely[$i] : $duration;
-    }
-
-    /** @return list<array<int, list<int>>> every way to settle the choices this activity opens, by choice */
-    private function combinations(int $i, int $rotation): array
-    {
-        $n = $this->network;
-        $open = [];
-        foreach ($n->needs[$i] as [$choice]) {
-            if ($this->timeline->isOpen($choice)) {
-                $open[$choice] = true;
-            }
-        }
-        foreach ($n->holdsOf[$i] as $h) {
-            // A marker of no length would take any resource, and bind the whole hold to it.
-            if (0 === $n->longest[$i] && !$this->timeline->isBegun($h) && \count($n->holdMembers[$h]) > 1) {
-                continue;
-            }
-            foreach ($n->holdNeeds[$h] as [$choice]) {
-                if ($this->timeline->isOpen($choice)) {
-                    $open[$choice] = true;
-                }
-            }
-        }
-        $combinations = [[]];
-        foreach (array_keys($open) as $choice) {
-            $options = $n->options[$choice];
-            if (isset($this->forbidden[$choice])) {
-                $options = array_values(array_filter($options, fn (int $r): bool => !isset($this->forbidden[$choice][$r])));
-            }
-            if ($rotation > 0 && \count($options) > 1) {
-                $cut = $rotation % \count($options);
-                $options = [...\array_slice($options, $cut), ...\array_slice($options, 0, $cut)];
-            }
-            $longer = [];
-            foreach ($this->subsets($options, $n->takes[$choice]) as $subset) {
-                foreach ($combinations as $combination) {
-                    $combination[$choice] = $subset;
-                    $longer[] = $combination;
-                    if (\count($longer) >= self::MOST_COMBINATIONS) {
-                        break 2;
-                    }
-                }
-            }
-            $combinations = $longer;
-        }
-
-        return $combinations;
-    }
-
-    /**
-     * @param list<int> $options
-     *
-     * @return list<list<int>>
-     */
-    private function subsets(array $options, int $size): array
-    {
-        if (1 === $size) {
-            return array_map(static fn (int $r): array => [$r], $options);
-        }
-        $subsets = [];
-        $count = \count($options);
-        $picked = range(0, $size - 1);
-        while ($size <= $count && \count($subsets) < self::MOST_COMBINATIONS) {
-            $subsets[] = array_values(array_map(static fn (int $p): int => $options[$p], $picked));
-            for ($k = $size - 1; $k >= 0 && $picked[$k] === $count - $size + $k; --$k) {
-            }
-            if ($k < 0) {
-                break;
-            }
-            ++$picked[$k];
-            for ($m = $k + 1; $m < $size; ++$m) {
-                $picked[$m] = $picked[$m - 1] + 1;
-            }
-        }
-
-        return $subsets;
-    }
-
-    /** @return array<int, array<int, int>> */
-    private function matrix(int $g): array
-    {
-        $members = $this->groups->members[$g];
-        $size = \count($members);
-        $d = array_fill(0, $size, array_fill(0, $size, self::NEVER));
-        for ($p = 0; $p < $size; ++$p) {
-            $d[$p][$p] = 0;
-        }
-        foreach ($this->network->arcs() as [$from, $to, $weight]) {
-            if ($this->groups->groupOf[$from] === $g && $this->groups->groupOf[$to] === $g) {
-                $p = $this->position[$from];
-                $q = $this->position[$to];
-                $d[$p][$q] = max($d[$p][$q], $weight);
-            }
-        }
-        for ($k = 0; $k < $size; ++$k) {
-            for ($p = 0; $p < $size; ++$p) {
-                if (self::NEVER === $d[$p][$k]) {
-                    continue;
-                }
-                for ($q = 0; $q < $size; ++$q) {
-                    if (self::NEVER !== $d[$k][$q] && $d[$p][$k] + $d[$k][$q] > $d[$p][$q]) {
-                        $d[$p][$q] = $d[$p][$k] + $d[$k][$q];
-                    }
-                }
-            }
-        }
-
-        return $d;
-    }
-
-    /** @return list<int> the latest first, followers before those they follow */
-    private function orderOf(int $g): array
-    {
-        $members = $this->groups->members[$g];
-        $latest = [];
-        $matrix = $this->distance[$g];
-        foreach ($members as $p => $i) {
-            $latest[$i] = $this->windows->latest[$i];
-            foreach ($members as $q => $j) {
-                $due = $this->dueAt[$j];
-                if (null !== $due) {
-                    $path = null === $matrix ? ($i === $j ? 0 : self::NEVER) : $matrix[$p][$q];
-                    $latest[$i] = self::NEVER === $path ? $latest[$i] : min($latest[$i], $due - $this->network->shortest[$j] - $path);
-                }
-            }
-        }
-        $depth = $this->depths();
-        // Markers of no length follow what they mark.
-        $lengths = $this->network->shortest;
-        usort($members, static fn (int $a, int $b): int => [$latest[$b], 0 < $lengths[$b], $depth[$b], $b] <=> [$latest[$a], 0 < $lengths[$a], $depth[$a], $a]);
-
-        return $members;
-    }
-
-    /** @var list<int>|null */
-    private ?array $depths = null;
-
-    /** @return list<int> how many "not before" links lead up to an activity */
-    private function depths(): array
-    {
-        if (null !== $this->depths) {
-            return $this->depths;
-        }
-        $depth = array_fill(0, max(1, $this->network->size), 0);
-        for ($round = 0; $round < $this->network->size; ++$round) {
-            $moved = false;
-            foreach ($this->network->links as [$from, $to]) {
-                if ($depth[$to] <= $depth[$from] && $depth[$from] < $this->network->size) {
-                    $depth[$to] = $depth[$from] + 1;
-                    $moved = true;
-                }
-            }
-            if (!$moved) {
-                break;
-            }
-        }
-
-        return $this->depths = $depth;
     }
 }

@@ -6,7 +6,7 @@ namespace FeastLadle\Schedule;
 
 /**
  * What can be said about a problem without searching: windows of every start, by links, calendars and pairs that cannot
- * overlap; a proven lower bound; and, where a window closes, the proof that no schedule exists.
+ * overlap; and, where a window closes, the proof that no schedule exists.
  *
  * Longest paths over start-to-start arcs (Bellman and Ford), with immediate selection of disjunctive pairs after
  * Carlier and Pinson; overload checking of resources over windows.
@@ -14,7 +14,7 @@ namespace FeastLadle\Schedule;
 final class Propagation
 {
     /** Above this size the all-pairs matrix and the overload check cost more than they tell. */
-    private const ALL_PAIRS_LIMIT = 120;
+    public const ALL_PAIRS_LIMIT = 120;
     private const NEVER = -1_000_000_000;
 
     /** @var array<int, int> earliest start by activity */
@@ -27,7 +27,7 @@ final class Propagation
     public array $conflicts = [];
 
     /** @var list<array{int, int, int, int}> from, to, weight, link index or −1 for a derived order */
-    private array $arcs;
+    public array $arcs;
 
     /** @var array<int, array{int, int, int}> activity → the activity, link and weight that moved its earliest start */
     private array $whyEarliest = [];
@@ -64,7 +64,9 @@ final class Propagation
                 break;
             }
         }
-        $this->findOverload();
+        if ($this->network->size <= self::ALL_PAIRS_LIMIT) {
+            array_push($this->conflicts, ...(new Overload($this->network))->find($this->earliest, $this->latest));
+        }
     }
 
     private function needsCanBeMet(): bool
@@ -323,7 +325,7 @@ final class Propagation
         if ([] === $pairs) {
             return false;
         }
-        $distance = $n->size <= self::ALL_PAIRS_LIMIT ? $this->allPairs() : [];
+        $distance = $n->size <= self::ALL_PAIRS_LIMIT ? LongestPaths::between($n->size, $this->arcs) : [];
         $learned = false;
         foreach ($pairs as [$i, $j, $r]) {
             $shared = [] !== array_intersect($n->holdsOf[$i], $n->holdsOf[$j]);
@@ -357,173 +359,6 @@ final class Propagation
         }
 
         // start(j) − start(i) is at most −distance[j][i].
-        return [] === $distance || self::NEVER === $distance[$j][$i] || $length <= -$distance[$j][$i];
-    }
-
-    /** @return array<int, array<int, int>> longest start-to-start path, NEVER where there is none (Floyd and Warshall) */
-    private function allPairs(): array
-    {
-        $size = $this->network->size;
-        $d = array_fill(0, $size, array_fill(0, $size, self::NEVER));
-        for ($i = 0; $i < $size; ++$i) {
-            $d[$i][$i] = 0;
-        }
-        foreach ($this->arcs as [$from, $to, $weight]) {
-            if ($weight > $d[$from][$to]) {
-                $d[$from][$to] = $weight;
-            }
-        }
-        for ($k = 0; $k < $size; ++$k) {
-            $through = $d[$k];
-            for ($i = 0; $i < $size; ++$i) {
-                $toK = $d[$i][$k];
-                if (self::NEVER === $toK) {
-                    continue;
-                }
-                $row = $d[$i];
-                for ($j = 0; $j < $size; ++$j) {
-                    if (self::NEVER !== $through[$j] && $toK + $through[$j] > $row[$j]) {
-                        $row[$j] = $toK + $through[$j];
-                    }
-                }
-                $d[$i] = $row;
-            }
-        }
-
-        return $d;
-    }
-
-    /** Overload: what must happen within a window wants more of a set of resources than there is. */
-    private function findOverload(): void
-    {
-        $n = $this->network;
-        if ($n->size > self::ALL_PAIRS_LIMIT) {
-            return;
-        }
-        $users = [];
-        for ($i = 0; $i < $n->size; ++$i) {
-            foreach ($n->needs[$i] as [$choice, $units]) {
-                $options = $n->options[$choice];
-                sort($options);
-                $users[implode(',', $options)][] = [$i, $units * $n->takes[$choice] * $n->shortest[$i], $options];
-            }
-        }
-        foreach ($users as $list) {
-            $options = $list[0][2];
-            foreach ($list as [$a]) {
-                $from = $this->earliest[$a];
-                foreach ($list as [$b]) {
-                    $to = $this->latest[$b] + $n->shortest[$b];
-                    $wanted = 0;
-                    $inside = [];
-                    foreach ($list as [$i, $energy]) {
-                        if ($this->earliest[$i] >= $from && $this->latest[$i] + $n->shortest[$i] <= $to) {
-                            $wanted += $energy;
-                            $inside[] = $n->ids[$i];
-                        }
-                    }
-                    $there = 0;
-                    foreach ($options as $r) {
-                        foreach ($n->calendar[$r] as [$open, $close]) {
-                            $there += $n->capacity[$r] * max(0, min($to, $close) - max($from, $open));
-                        }
-                    }
-                    if ($wanted > $there) {
-                        $this->conflicts[] = new Conflict('resource', \sprintf('between %d and %d these need %d unit-minutes where there are %d', $from, $to, $wanted, $there), $inside, array_map(static fn (int $r): string => $n->resourceIds[$r], $options));
-
-                        return;
-                    }
-                }
-            }
-        }
-    }
-
-    /** A lower bound of the objective that every schedule respects. */
-    public function lowerBound(): int
-    {
-        $n = $this->network;
-        if (0 === $n->size) {
-            return 0;
-        }
-        $objective = $n->problem->objective;
-        if ($objective->makespan) {
-            return $this->makespanBound();
-        }
-        $bound = 0;
-        foreach (array_values($n->problem->activities) as $i => $activity) {
-            if (null !== $activity->due) {
-                $soonest = $this->earliest[$i] + $n->shortest[$i];
-                $last = min($n->latestEnd[$i], $this->latest[$i] + $n->longest[$i]);
-                $bound += match (true) {
-                    $soonest > $activity->due->at => $activity->due->cost($soonest),
-                    $last < $activity->due->at => $activity->due->cost($last),
-                    default => 0,
-                };
-            }
-        }
-        if ($objective->span > 0) {
-            $longest = 0;
-            foreach ($objective->spanOf ?? $n->ids as $id) {
-                $longest = max($longest, $n->shortest[$n->indexOf[$id]]);
-            }
-            if ($n->size <= self::ALL_PAIRS_LIMIT) {
-                $distance = $this->allPairs();
-                foreach ($objective->spanOf ?? $n->ids as $from) {
-                    foreach ($objective->spanOf ?? $n->ids as $to) {
-                        $path = $distance[$n->indexOf[$from]][$n->indexOf[$to]];
-                        $longest = self::NEVER === $path ? $longest : max($longest, $path + $n->shortest[$n->indexOf[$to]]);
-                    }
-                }
-            }
-            $bound += $objective->span * $longest;
-        }
-
-        return $bound;
-    }
-
-    /** Longest path, and for each resource of capacity one: first head + all that it must do + least tail. */
-    private function makespanBound(): int
-    {
-        $n = $this->network;
-        $tail = $n->shortest;
-        for ($round = 0; $round <= $n->size; ++$round) {
-            $moved = false;
-            foreach ($this->arcs as [$from, $to, $weight]) {
-                if ($weight + $tail[$to] > $tail[$from]) {
-                    $tail[$from] = $weight + $tail[$to];
-                    $moved = true;
-                }
-            }
-            if (!$moved) {
-                break;
-            }
-        }
-        $bound = 0;
-        $must = [];
-        for ($i = 0; $i < $n->size; ++$i) {
-            $bound = max($bound, $this->earliest[$i] + $tail[$i]);
-            foreach ($n->needs[$i] as [$choice]) {
-                if (\count($n->options[$choice]) === $n->takes[$choice]) {
-                    foreach ($n->options[$choice] as $r) {
-                        if (1 === $n->capacity[$r]) {
-                            $must[$r][$i] = true;
-                        }
-                    }
-                }
-            }
-        }
-        foreach ($must as $users) {
-            $head = \PHP_INT_MAX;
-            $least = \PHP_INT_MAX;
-            $work = 0;
-            foreach (array_keys($users) as $i) {
-                $head = min($head, $this->earliest[$i]);
-                $least = min($least, $tail[$i] - $n->shortest[$i]);
-                $work += $n->shortest[$i];
-            }
-            $bound = max($bound, $head + $work + $least);
-        }
-
-        return $bound;
+        return [] === $distance || LongestPaths::NEVER === $distance[$j][$i] || $length <= -$distance[$j][$i];
     }
 }

@@ -26,7 +26,7 @@ final class Solver
         if ([] !== $propagation->conflicts) {
             return Solution::none(SolutionStatus::Infeasible, $seed, $propagation->conflicts);
         }
-        $bound = $propagation->lowerBound();
+        $bound = (new LowerBound($forward))->of($propagation);
         if (0 === $forward->size) {
             return new Solution(SolutionStatus::Feasible, 0, 0, [], [], $seed, [], 0);
         }

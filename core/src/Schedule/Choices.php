@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/** The ways in which an activity's open choices of resources can be settled, less what must be left to others. */
+final class Choices
+{
+    private const MOST_COMBINATIONS = 240;
+
+    /** @var array<int, array<int, true>> resources that a choice must leave to others */
+    private array $forbidden = [];
+
+    public function __construct(private readonly Network $network, private readonly Timeline $timeline)
+    {
+    }
+
+    public function forgetForbidden(): void
+    {
+        $this->forbidden = [];
+    }
+
+    /**
+     * Takes a resource from the options of a choice.
+     *
+     * @return bool false when it has no other left, or it was taken already
+     */
+    public function forbid(int $choice, int $r): bool
+    {
+        $left = \count($this->network->options[$choice]) - \count($this->forbidden[$choice] ?? []);
+        if (isset($this->forbidden[$choice][$r]) || $left <= $this->network->takes[$choice]) {
+            return false;
+        }
+
+        return $this->forbidden[$choice][$r] = true;
+    }
+
+    /** @return list<array<int, list<int>>> every way to settle the choices this activity opens, by choice */
+    public function combinations(int $i, int $rotation): array
+    {
+        $n = $this->network;
+        $open = [];
+        foreach ($n->needs[$i] as [$choice]) {
+            if ($this->timeline->isOpen($choice)) {
+                $open[$choice] = true;
+            }
+        }
+        foreach ($n->holdsOf[$i] as $h) {
+            // A marker of no length would take any resource, and bind the whole hold to it.
+            if (0 === $n->longest[$i] && !$this->timeline->isBegun($h) && \count($n->holdMembers[$h]) > 1) {
+                continue;
+            }
+            foreach ($n->holdNeeds[$h] as [$choice]) {
+                if ($this->timeline->isOpen($choice)) {
+                    $open[$choice] = true;
+                }
+            }
+        }
+        $combinations = [[]];
+        foreach (array_keys($open) as $choice) {
+            $options = $n->options[$choice];
+            if (isset($this->forbidden[$choice])) {
+                $options = array_values(array_filter($options, fn (int $r): bool => !isset($this->forbidden[$choice][$r])));
+            }
+            if ($rotation > 0 && \count($options) > 1) {
+                $cut = $rotation % \count($options);
+                $options = [...\array_slice($options, $cut), ...\array_slice($options, 0, $cut)];
+            }
+            $longer = [];
+            foreach ($this->subsets($options, $n->takes[$choice]) as $subset) {
+                foreach ($combinations as $combination) {
+                    $combination[$choice] = $subset;
+                    $longer[] = $combination;
+                    if (\count($longer) >= self::MOST_COMBINATIONS) {
+                        break 2;
+                    }
+                }
+            }
+            $combinations = $longer;
+        }
+
+        return $combinations;
+    }
+
+    /** @param array<int, list<int>> $choices */
+    public function duration(int $i, array $choices): int
+    {
+        $n = $this->network;
+        $duration = -1;
+        foreach ($n->needs[$i] as [$choice, , $own]) {
+            if ([] === $own) {
+                continue;
+            }
+            foreach ($choices[$choice] ?? $this->timeline->chosen[$choice] ?? [] as $r) {
+                $duration = max($duration, $own[$r] ?? $n->likely[$i]);
+            }
+        }
+
+        return $duration < 0 ? $n->likely[$i] : $duration;
+    }
+
+    /**
+     * @param list<int> $options
+     *
+     * @return list<list<int>>
+     */
+    private function subsets(array $options, int $size): array
+    {
+        if (1 === $size) {
+            return array_map(static fn (int $r): array => [$r], $options);
+        }
+        $subsets = [];
+        $count = \count($options);
+        $picked = range(0, $size - 1);
+        while ($size <= $count && \count($subsets) < self::MOST_COMBINATIONS) {
+            $subsets[] = array_values(array_map(static fn (int $p): int => $options[$p], $picked));
+            for ($k = $size - 1; $k >= 0 && $picked[$k] === $count - $size + $k; --$k) {
+            }
+            if ($k < 0) {
+                break;
+            }
+            ++$picked[$k];
+            for ($m = $k + 1; $m < $size; ++$m) {
+                $picked[$m] = $picked[$m - 1] + 1;
+            }
+        }
+
+        return $subsets;
+    }
+}
