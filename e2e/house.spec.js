@@ -54,6 +54,16 @@ test('night light is remembered', async ({ page }) => {
     await expect(page.locator('html')).toHaveAttribute('data-light', 'night');
 });
 
+test('a recipe is measured for the yield that is typed in, and its flow is drawn for it', async ({ page }) => {
+    await open(page, '/recipes/pineapple-kesari');
+    await expect(page.locator('.flow-step')).toHaveCount(7);
+    await page.getByLabel('Make', { exact: true }).fill('6000');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Makes 6 kg')).toBeVisible();
+    await expect(page.locator('.flow')).toContainText('1 kg Semolina');
+    await expect(page.locator('.recipe-steps')).toContainText('1 kg Semolina, fine');
+});
+
 test('a recipe file is taken in, and a broken one is refused with its place', async ({ page }) => {
     const basundi = readFileSync('data/recipes/basundi.json', 'utf8');
     await open(page, '/recipes');

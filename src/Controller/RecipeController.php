@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
+use App\Export\RecipeJsonLd;
 use App\Form\DocumentFileType;
 use App\Form\FaultMapper;
 use App\Service\CurrentKitchen;
@@ -49,7 +50,18 @@ final class RecipeController extends AbstractController
         $revision = $this->book->revision($slug, $number) ?? throw $this->createNotFoundException('There is no such recipe.');
         $recipe = $this->book->find($slug, $revision->getNumber()) ?? throw $this->createNotFoundException('There is no such recipe.');
 
-        return $this->render('recipes/recipe.html.twig', ['revision' => $revision, 'recipe' => $recipe, 'page' => $page->of($recipe, $this->kitchen->equipment()), 'kitchen' => $this->kitchen->get()]);
+        $wanted = filter_var($request->query->getString('makes'), \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 1, 'max_range' => 10_000_000]]);
+        $refused = false === $wanted && '' !== $request->query->getString('makes');
+
+        return $this->render('recipes/recipe.html.twig', ['revision' => $revision, 'recipe' => $recipe, 'page' => $page->of($recipe, $this->kitchen->equipment(), false === $wanted ? null : $wanted), 'refused' => $refused ? $request->query->getString('makes') : null, 'kitchen' => $this->kitchen->get()], $refused ? new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY) : null);
+    }
+
+    #[Route('/recipes/{slug}.jsonld', name: 'recipe_json_ld', requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'], methods: ['GET'], priority: 1)]
+    public function jsonLd(string $slug, RecipeJsonLd $jsonLd): Response
+    {
+        $recipe = $this->book->find($slug, null) ?? throw $this->createNotFoundException('There is no such recipe.');
+
+        return new Response($jsonLd->write($recipe, $this->kitchen->equipment()), headers: ['Content-Type' => 'application/ld+json', 'Content-Disposition' => 'attachment; filename="'.$slug.'.jsonld"']);
     }
 
     #[Route('/recipes/{slug}.json', name: 'recipe_document', requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'], methods: ['GET'], priority: 1)]

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Checking\Finding;
+use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -11,17 +13,38 @@ use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
 
-/** A recipe as it is written, with what its flow comes to. */
+/**
+ * A recipe as it is written, or grown to any yield, with what its flow comes to.
+ *
+ * @phpstan-import-type Node from FlowDrawing
+ * @phpstan-import-type Stream from FlowDrawing
+ */
 final readonly class RecipePage
 {
-    public function __construct(private Larder $larder)
+    /** How far a recipe may be grown or shrunk on its page. */
+    public const SMALLEST = 0.01;
+    public const LARGEST = 2000.0;
+
+    public function __construct(private Larder $larder, private FlowDrawing $drawing, private RecipeChecker $checker)
     {
     }
 
-    /** @return array{yield: string, steps: list<array{step: Step, bowls: list<array{name: string, amount: string, byCup: string, how: string}>, sources: list<string>, stands: float, gives: float, pieces: int}>, allergens: list<string>} */
-    public function of(Recipe $recipe, Kitchen $kitchen): array
+    /**
+     * @param float|null $wanted grams or pieces to make; null: as written
+     *
+     * @return array{yield: string, made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, steps: list<array{step: Step, bowls: list<array{name: string, amount: string, byCup: string, how: string}>, sources: list<string>, stands: float, gives: float, pieces: int}>, allergens: list<string>}
+     */
+    public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
     {
-        $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $follow = fn (float $factor): Ledger => Ledger::follow($recipe, $this->larder, $factor, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $made = static fn (Ledger $ledger): float => $recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams();
+        $factor = null === $wanted ? 1.0 : min(self::LARGEST, max(self::SMALLEST, $wanted / $made($follow(1.0))));
+        $ledger = $follow($factor);
+        // Spice grows slower than the body: two corrections bring the yield to what was asked.
+        for ($i = 0; $i < 2 && null !== $wanted && $factor > self::SMALLEST && $factor < self::LARGEST; ++$i) {
+            $factor *= $wanted / $made($ledger);
+            $ledger = $follow($factor);
+        }
         $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
         $steps = [];
         $allergens = [];
@@ -35,6 +58,14 @@ final readonly class RecipePage
                     $allergens[$allergen] = true;
                 }
             }
+            foreach ($flow->step->takes as $take) {
+                if (null !== $take->fatDepthMm && null !== $take->ingredient) {
+                    $bowls[] = ['name' => $this->larder->get($take->ingredient)->name, 'amount' => $take->fatDepthMm.' mm deep', 'byCup' => '', 'how' => $take->how];
+                    foreach ($this->larder->get($take->ingredient)->allergens as $allergen) {
+                        $allergens[$allergen] = true;
+                    }
+                }
+            }
             $steps[] = [
                 'step' => $flow->step,
                 'bowls' => $bowls,
@@ -46,7 +77,12 @@ final readonly class RecipePage
         }
 
         return [
-            'yield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-9).' × '.$recipe->portion->pieceName : AmountWriter::weight($ledger->yieldGrams()),
+            'made' => $recipe->portion->countsPieces ? floor($made($ledger) + 1e-6) : round($made($ledger)),
+            'unit' => $recipe->portion->countsPieces ? $recipe->portion->pieceName.'s' : 'g',
+            'factor' => $factor,
+            'flow' => $this->drawing->draw($recipe, $ledger, $writer),
+            'findings' => $this->checker->check($recipe),
+            'yield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName : AmountWriter::weight($ledger->yieldGrams()),
             'steps' => $steps,
             'allergens' => array_keys($allergens),
         ];

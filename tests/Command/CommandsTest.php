@@ -105,6 +105,46 @@ final class CommandsTest extends KernelTestCase
         self::assertStringContainsString('/dishes/1/recipe:', $tester->getErrorOutput());
     }
 
+    public function testARecipeFileIsChecked(): void
+    {
+        $basundi = (string) file_get_contents(__DIR__.'/../../data/recipes/basundi.json');
+        $tester = $this->tester('ladle:recipe:check');
+        self::assertSame([0, ''], [$tester->execute(['file' => $this->file($basundi)]), $tester->getDisplay()]);
+        self::assertSame(1, $tester->execute(['file' => $this->file(str_replace('"value": 0.5', '"value": 0.1', $basundi))]));
+        self::assertStringContainsString('error: step "reduce": To fall to 10 %', $tester->getDisplay());
+        self::assertSame(2, $tester->execute(['file' => $this->file(substr($basundi, 0, 700))], ['capture_stderr_separately' => true]));
+        self::assertStringContainsString('ends in the middle', $tester->getErrorOutput());
+    }
+
+    public function testWhatIsExportedAndImportedAgainIsTheSameRecipe(): void
+    {
+        $export = $this->tester('ladle:recipe:export');
+        self::assertSame(0, $export->execute(['slug' => 'basundi']));
+        self::assertSame((string) file_get_contents(__DIR__.'/../../data/recipes/basundi.json'), $export->getDisplay());
+        $import = $this->tester('ladle:recipe:import');
+        self::assertSame([0, "basundi, revision 1\n"], [$import->execute(['file' => $this->file($export->getDisplay())]), $import->getDisplay()]);
+        self::assertSame(0, $import->execute(['file' => $this->file(str_replace('"Basundi"', '"Basundi, richer"', $export->getDisplay()))]));
+        self::assertSame("basundi, revision 2\n", $import->getDisplay());
+        self::assertSame(2, $import->execute(['file' => $this->file('{}')], ['capture_stderr_separately' => true]));
+        self::assertStringContainsString('/slug: This field is missing.', $import->getErrorOutput());
+        self::assertSame(2, $this->tester('ladle:recipe:export')->execute(['slug' => 'moonshine']));
+        self::assertSame(2, $this->tester('ladle:recipe:export')->execute(['slug' => 'basundi', '--format' => 'papyrus']));
+    }
+
+    public function testARecipeGoesOutAsJsonLd(): void
+    {
+        $export = $this->tester('ladle:recipe:export');
+        self::assertSame(0, $export->execute(['slug' => 'milk-solids-balls', '--format' => 'jsonld']));
+        $recipe = json_decode($export->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($recipe);
+        self::assertSame(['https://schema.org', 'Recipe', '33 balls'], [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']]);
+        self::assertIsArray($recipe['recipeIngredient']);
+        self::assertContains('400 g Milk solids, fresh', $recipe['recipeIngredient']);
+        self::assertContains('Frying oil, for frying', $recipe['recipeIngredient']);
+        self::assertIsArray($recipe['recipeInstructions']);
+        self::assertCount(7, $recipe['recipeInstructions']);
+    }
+
     private function tester(string $command): CommandTester
     {
         return new CommandTester((new Application(self::bootKernel()))->find($command));

@@ -46,6 +46,28 @@ final class BookAndKitchenTest extends BrowserCase
         self::assertSelectorTextContains('h1', 'Basundi');
     }
 
+    public function testARecipeIsMeasuredForAnyYield(): void
+    {
+        $this->browser->request('GET', '/recipes/basundi?makes=18200');
+        self::assertResponseIsSuccessful();
+        self::assertSelectorTextContains('main', 'Makes 18.2 kg');
+        self::assertSame('18200', $this->browser->getCrawler()->filter('#makes')->attr('value'));
+        self::assertSelectorTextContains('.recipe-steps', '30 kg Whole milk');
+        $this->browser->request('GET', '/recipes/milk-solids-balls?makes=100');
+        self::assertSelectorTextContains('main', 'Makes 100 × ball');
+    }
+
+    public function testAYieldThatIsNoAmountIsRefusedAndTheRecipeStillShown(): void
+    {
+        foreach (['0', '-5', 'lots', '1e99', '<b>'] as $makes) {
+            $this->browser->request('GET', '/recipes/basundi?makes='.urlencode($makes));
+            self::assertResponseStatusCodeSame(422);
+            self::assertSelectorTextContains('#makes-fault', 'from 1 to 10000000');
+            self::assertSame($makes, $this->browser->getCrawler()->filter('#makes')->attr('value'));
+            self::assertSelectorTextContains('.recipe-steps', '3 kg Whole milk');
+        }
+    }
+
     public function testAKitchenFileWithAFaultChangesNothing(): void
     {
         $this->browser->request('GET', '/kitchen.json');

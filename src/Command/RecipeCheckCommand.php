@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use FeastLadle\Checking\RecipeChecker;
+use FeastLadle\Checking\Severity;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Recipe\RecipeReader;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('ladle:recipe:check', 'Checks a recipe file: what cannot be cooked, and what is missing or risky.')]
+final class RecipeCheckCommand extends Command
+{
+    public function __construct(private readonly RecipeReader $reader, private readonly RecipeChecker $checker)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this
+            ->addArgument('file', InputArgument::REQUIRED, 'A recipe document')
+            ->setHelp("  <info>bin/console ladle:recipe:check recipe.json</info>\n\nExit status: 0 no errors (warnings may be printed), 1 errors, 2 unreadable (faults on standard error).");
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            $path = $input->getArgument('file');
+            $recipe = $this->reader->read(Reading::file(\is_string($path) ? $path : '', 'recipe'));
+        } catch (FaultyDocument $faulty) {
+            return Reading::tell($faulty, $output);
+        }
+        $errors = 0;
+        foreach ($this->checker->check($recipe) as $finding) {
+            $errors += Severity::Error === $finding->severity ? 1 : 0;
+            $output->writeln(\sprintf('%s: step "%s": %s %s', $finding->severity->value, $finding->step, $finding->reasonText(), $finding->adviceText()), OutputInterface::OUTPUT_RAW);
+        }
+
+        return 0 === $errors ? Command::SUCCESS : Command::FAILURE;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Export;
+
+use FeastLadle\Flow\Ledger;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Recipe\Recipe;
+
+/** A recipe as a schema.org Recipe in JSON-LD, for programs that know nothing of flows: amounts and steps survive, ties and laws do not. */
+final readonly class RecipeJsonLd
+{
+    public function __construct(private Larder $larder)
+    {
+    }
+
+    public function write(Recipe $recipe, Kitchen $kitchen): string
+    {
+        $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        $grams = [];
+        $steps = [];
+        foreach ($ledger->flows as $flow) {
+            foreach ($flow->bowls as $bowl) {
+                $grams[$bowl->ingredient] = ($grams[$bowl->ingredient] ?? 0.0) + $writer->measuredGrams($this->larder->get($bowl->ingredient), $bowl->grams);
+            }
+            foreach ($flow->step->takes as $take) {
+                if (null !== $take->fatDepthMm && null !== $take->ingredient) {
+                    $grams[$take->ingredient] ??= 0.0;
+                }
+            }
+            $steps[] = ['@type' => 'HowToStep', 'name' => $flow->step->title, 'text' => '' === $flow->step->say ? $flow->step->title : $flow->step->say];
+        }
+        $ingredients = [];
+        foreach ($grams as $id => $amount) {
+            $ingredient = $this->larder->get($id);
+            $ingredients[] = 0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount).' '.$ingredient->name;
+        }
+
+        return json_encode([
+            '@context' => 'https://schema.org',
+            '@type' => 'Recipe',
+            'name' => $recipe->name,
+            'description' => $recipe->summary,
+            'recipeYield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s' : AmountWriter::weight($ledger->yieldGrams()),
+            'recipeIngredient' => $ingredients,
+            'recipeInstructions' => $steps,
+        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+    }
+}
