@@ -10,7 +10,7 @@ for (const station of stations) {
     });
 }
 
-for (const [name, path] of [['feasts', '/'], ['recipe', '/recipes/pineapple-kesari'], ['kitchen', '/kitchen']]) {
+for (const [name, path] of [['feasts', '/'], ['recipe', '/recipes/pineapple-kesari'], ['larder', '/larder?q=milk'], ['kitchen', '/kitchen']]) {
     test(name, async ({ page }) => {
         await open(page, path);
         await page.screenshot({ path: `${folder}/${name}.png` });

@@ -23,6 +23,52 @@ final readonly class Larder
         return $this->ingredients[$id] ?? throw new \OutOfBoundsException(\sprintf('The larder holds no "%s".', $id));
     }
 
+    /**
+     * What goes by a name, or by part of one: the exact names first, then beginnings, then parts. Every ingredient that
+     * answers is given, as one name may mean two things.
+     *
+     * @return list<Found>
+     */
+    public function search(string $asked): array
+    {
+        $wanted = self::plain($asked);
+        if ('' === $wanted) {
+            return [];
+        }
+        $found = [];
+        foreach ($this->ingredients as $ingredient) {
+            $best = 4;
+            $by = '';
+            foreach ([$ingredient->name, $ingredient->id, ...$ingredient->names] as $name) {
+                $plain = self::plain($name);
+                $rank = match (true) {
+                    $plain === $wanted => 1,
+                    str_starts_with($plain, $wanted) => 2,
+                    str_contains($plain, $wanted) => 3,
+                    default => 4,
+                };
+                if ($rank < $best) {
+                    [$best, $by] = [$rank, $name];
+                }
+            }
+            if ($best < 4) {
+                $found[] = [$best, $ingredient->name, new Found($ingredient, $by)];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+
+        return array_column($found, 2);
+    }
+
+    /** Lower case, hyphens and doubled letters evened out, so that "Suji" finds "sooji" and "khoa" finds "khoya". */
+    private static function plain(string $name): string
+    {
+        $plain = mb_strtolower(trim($name));
+        $plain = strtr($plain, ['-' => ' ', '_' => ' ', 'oo' => 'u', 'ee' => 'i', 'aa' => 'a', 'w' => 'v']);
+
+        return (string) preg_replace(['/([a-z])\1+/', '/\s+/'], ['$1', ' '], $plain);
+    }
+
     /** @return array<string, Ingredient> */
     public function all(): array
     {

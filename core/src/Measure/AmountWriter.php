@@ -70,7 +70,11 @@ final readonly class AmountWriter
             return self::plain(round($grams / 1000, $grams >= 10000 ? 1 : ($grams >= 2000 ? 2 : 3))).' kg';
         }
 
-        return self::plain(round($grams, $grams < 10 ? 1 : 0)).' g';
+        if ($grams > 0 && $grams < 0.1) {
+            return self::plain(round(1000 * $grams)).' mg';
+        }
+
+        return self::plain(round($grams, $grams < 0.95 ? 2 : ($grams < 10 ? 1 : 0))).' g';
     }
 
     public static function volume(float $ml): string

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Larder;
+
+/** Where an ingredient comes from, as far as house rules ask. */
+enum Diet: string
+{
+    case Plant = 'plant';
+    case Dairy = 'dairy';
+    /** Of an animal, but not milk: honey. */
+    case Animal = 'animal';
+}
