@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { open, stations } from './kitchen.js';
 
-const pages = ['/', '/recipes', '/recipes/pineapple-kesari', '/larder?q=milk', '/kitchen', ...stations.map((station) => `/feasts/1/${station}`)];
+const pages = ['/', '/recipes', '/recipes/pineapple-kesari', '/larder?q=2%20to%203%20cups%20milk', '/kitchen', ...stations.map((station) => `/feasts/1/${station}`)];
 
 for (const path of pages) {
     test(`${path} asks no other host, breaks no policy, is light, and has no serious barrier`, async ({ page, baseURL }) => {

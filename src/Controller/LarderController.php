@@ -8,6 +8,7 @@ use App\Service\CurrentKitchen;
 use FeastLadle\Larder\Found;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\LineReader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -19,8 +20,15 @@ final class LarderController extends AbstractController
     public function larder(Request $request, Larder $larder, CurrentKitchen $kitchen): Response
     {
         $asked = mb_substr(trim($request->query->getString('q')), 0, 80);
-        $found = '' === $asked ? array_map(static fn (Ingredient $i): Found => new Found($i, $i->name), array_values($larder->all())) : $larder->search($asked);
+        $line = (new LineReader($larder, $kitchen->equipment()->cupMl))->read($asked);
+        // "2 cups jaggery" asks what that weighs; "jaggery" what it is.
+        $weighed = null !== $line->quantity && null !== $line->ingredient ? $line : null;
+        $found = match (true) {
+            '' === $asked => array_map(static fn (Ingredient $i): Found => new Found($i, $i->name), array_values($larder->all())),
+            null !== $weighed => [new Found($line->ingredient, $line->named)],
+            default => $larder->search($asked),
+        };
 
-        return $this->render('larder.html.twig', ['asked' => $asked, 'found' => $found, 'cup' => $kitchen->equipment()->cupMl]);
+        return $this->render('larder.html.twig', ['asked' => $asked, 'found' => $found, 'weighed' => $weighed, 'cup' => $kitchen->equipment()->cupMl]);
     }
 }

@@ -25,6 +25,16 @@ final class LarderTest extends BrowserCase
         self::assertSelectorTextContains('.unlike', 'Not camphor for burning: poisonous: edible grade only.');
     }
 
+    public function testAnAmountIsWeighedInThisKitchensCup(): void
+    {
+        $this->browser->request('GET', '/larder?q='.urlencode('2 cups grated vellam'));
+        self::assertSelectorTextContains('.weighed', '346 g Jaggery, grated');
+        $this->browser->request('GET', '/larder?q='.urlencode('2 to 3 tbsp raisins'));
+        self::assertSelectorTextContains('.weighed small', 'the middle of the range was taken');
+        $this->browser->request('GET', '/larder?q='.urlencode('3 vanilla'));
+        self::assertSelectorTextContains('.weighed', 'What that weighs is not known.');
+    }
+
     public function testNothingFoundSaysSoAndEscapesWhatWasAsked(): void
     {
         $this->browser->request('GET', '/larder?q='.urlencode('<script>x</script>'));
