@@ -22,7 +22,7 @@ use Psr\Clock\ClockInterface;
 final readonly class PlanStore
 {
     /** Raise when the planner changes, so that kept plans are computed anew. */
-    private const PLANNER = 'planner-3';
+    private const PLANNER = 'planner-4';
 
     public function __construct(
         private FeastPlanRepository $plans,

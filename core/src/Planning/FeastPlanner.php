@@ -17,10 +17,10 @@ use FeastLadle\Schedule\Solver;
 final readonly class FeastPlanner
 {
     /** Enough for a home feast; small, as a cook waits for it. */
-    public const DEFAULT_BUDGET_MS = 120;
+    public const DEFAULT_BUDGET_MS = 30;
 
     /** When something is late after that, so much longer is looked before saying so. */
-    private const PATIENCE = 12;
+    private const PATIENCE = 10;
 
     public function __construct(private Larder $larder)
     {

@@ -23,7 +23,7 @@ use FeastLadle\Schedule\Solver;
  */
 final readonly class Lateness
 {
-    private const TRIAL_MS = 200;
+    private const TRIAL_MS = 40;
 
     /** A help that leaves more than this share of the delay is not worth naming. */
     private const WORTH_SAYING = 0.7;

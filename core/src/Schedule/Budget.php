@@ -10,8 +10,8 @@ namespace FeastLadle\Schedule;
  */
 final readonly class Budget
 {
-    /** Interval tests a millisecond, measured on PHP 8.2 with opcache on one slow core. */
-    private const WORK_PER_MS = 400;
+    /** Interval tests a millisecond, measured on PHP 8.2 without JIT; the true time differs by kind of problem, machine and JIT. */
+    private const WORK_PER_MS = 2000;
 
     private function __construct(public int $iterations, public int $work)
     {
