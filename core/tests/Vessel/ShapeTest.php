@@ -8,7 +8,6 @@ use FeastLadle\Vessel\BowlShape;
 use FeastLadle\Vessel\Shape;
 use FeastLadle\Vessel\StraightShape;
 use FeastLadle\Vessel\TaperedShape;
-use FeastLadle\Vessel\TrayCut;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -69,17 +68,5 @@ final class ShapeTest extends TestCase
             self::assertSame($shape->heightMm(), $shape->depthMm(2 * $shape->brimfulMl()));
             self::assertEqualsWithDelta(0.0, $shape->depthMm(0), 1e-9);
         }
-    }
-
-    public function testStraightCutsThroughATray(): void
-    {
-        self::assertSame(88, TrayCut::squares(400, 300, 35));
-        self::assertSame(96, TrayCut::crossedDiamonds(400, 300, 60, 35));
-        self::assertSame(0, TrayCut::crossedDiamonds(20, 10, 60, 35));
-    }
-
-    public function testATrayThatIsAWholeNumberOfPiecesLosesNone(): void
-    {
-        self::assertSame(12, TrayCut::squares(0.4, 0.3, 0.1));
     }
 }
