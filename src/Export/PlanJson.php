@@ -72,6 +72,6 @@ final class PlanJson
     /** @return array{dish: string, text: string} */
     private function obstacle(Obstacle $obstacle): array
     {
-        return ['dish' => $obstacle->dish, 'text' => PlanText::obstacle($obstacle)];
+        return ['dish' => $obstacle->dish, 'text' => $obstacle->text()];
     }
 }

@@ -7,7 +7,6 @@ namespace App\Export;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\Obstacle;
 use FeastLadle\Planning\Plan;
 
 /** A plan as plain text, to read in a terminal or print. */
@@ -21,14 +20,14 @@ final class PlanText
             $need = $planned->demand->portion->countsPieces ? $planned->demand->total.' '.$planned->demand->portion->pieceName.'s' : AmountWriter::weight($planned->demand->total);
             $lines[] = \sprintf('  %s %s: %s, %s, %s', $planned->dish->letter, $planned->dish->recipe->name, $need, 1 === $planned->batchPlan->batches ? 'one batch' : $planned->batchPlan->batches.' batches', null === $timing ? 'not planned' : 'ready '.$timing->ready->setTimezone($feast->timeZone)->format('D H:i').($timing->lateMinutes > 0 ? ', '.AmountWriter::duration($timing->lateMinutes).' late' : ''));
             foreach ($timing->reasons ?? [] as $reason) {
-                $lines[] = '      '.self::obstacle($reason);
+                $lines[] = '      '.$reason->text();
             }
             foreach ($planned->batchPlan->pots as $choice) {
                 $lines[] = \sprintf('      %s: %s in %s of %s (%d %% full, limit %d %%)', $choice->run->flows[0]->step->title, AmountWriter::volume($choice->fullestMl), (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name, AmountWriter::volume($choice->vessel()->shape->brimfulMl()), round(100 * $choice->fullShare()), round(100 * $choice->run->limit->share()));
             }
         }
         foreach ($plan->obstacles as $obstacle) {
-            $lines[] = '  ! '.$obstacle->dish.': '.self::obstacle($obstacle);
+            $lines[] = '  ! '.$obstacle->dish.': '.$obstacle->text();
         }
         array_push($lines, '', 'STORES');
         $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
@@ -49,15 +48,5 @@ final class PlanText
         }
 
         return implode("\n", $lines);
-    }
-
-    public static function obstacle(Obstacle $obstacle): string
-    {
-        $values = [];
-        foreach ($obstacle->values as $name => $value) {
-            $values['{'.$name.'}'] = (string) $value;
-        }
-
-        return strtr($obstacle->template, $values);
     }
 }

@@ -29,11 +29,6 @@ final class KitchenExtension extends AbstractExtension
 
     private function obstacle(Obstacle $obstacle): string
     {
-        $values = [];
-        foreach ($obstacle->values as $name => $value) {
-            $values['{'.$name.'}'] = (string) $value;
-        }
-
-        return $this->translator->trans($obstacle->template, $values);
+        return $this->translator->trans($obstacle->template, $obstacle->placeholders());
     }
 }

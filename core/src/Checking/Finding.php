@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
+use FeastLadle\Document\Placeholders;
+
 /** Something about a recipe that a cook should mend, with where, why, and what to do. Templates are message ids with {placeholders}. */
 final readonly class Finding
 {
@@ -25,11 +27,6 @@ final readonly class Finding
     /** @return array<string, string> keyed "{placeholder}" */
     public function placeholders(): array
     {
-        $placeholders = [];
-        foreach ($this->values as $name => $value) {
-            $placeholders['{'.$name.'}'] = (string) $value;
-        }
-
-        return $placeholders;
+        return Placeholders::of($this->values);
     }
 }

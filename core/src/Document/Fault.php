@@ -22,12 +22,7 @@ final readonly class Fault
     /** @return array<string, string> keyed "{placeholder}", ready for strtr() or a translator */
     public function placeholders(): array
     {
-        $placeholders = [];
-        foreach ($this->values as $name => $value) {
-            $placeholders['{'.$name.'}'] = (string) $value;
-        }
-
-        return $placeholders;
+        return Placeholders::of($this->values);
     }
 
     public function message(): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
+use FeastLadle\Document\Placeholders;
+
 /** Something that was not said and had to be supposed. The template is a message id with {placeholders}. */
 final readonly class Guess
 {
@@ -15,11 +17,6 @@ final readonly class Guess
     /** @return array<string, string> keyed "{placeholder}" */
     public function placeholders(): array
     {
-        $placeholders = [];
-        foreach ($this->values as $name => $value) {
-            $placeholders['{'.$name.'}'] = (string) $value;
-        }
-
-        return $placeholders;
+        return Placeholders::of($this->values);
     }
 }
