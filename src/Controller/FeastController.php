@@ -42,4 +42,17 @@ final class FeastController extends AbstractController
 
         return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'kitchen' => $kitchen->get()]);
     }
+
+    #[Route('/feasts/{id}/remove', name: 'feast_remove', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function remove(int $id, Request $request, FeastDesk $desk): Response
+    {
+        $open = $desk->open($id);
+        if (!$this->isCsrfTokenValid('remove-feast', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $desk->remove($open);
+        $this->addFlash('good', 'Taken out of the book.');
+
+        return $this->redirectToRoute('feasts', status: Response::HTTP_SEE_OTHER);
+    }
 }

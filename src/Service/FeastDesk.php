@@ -69,6 +69,13 @@ final readonly class FeastDesk
         return $record;
     }
 
+    /** Takes a feast out of the book, with its plan, its ticks and what was noted. */
+    public function remove(OpenFeast $open): void
+    {
+        $this->entities->remove($open->record);
+        $this->entities->flush();
+    }
+
     public function quantities(OpenFeast $open): Quantities
     {
         return $this->planner->quantities($open->feast, $open->kitchen);

@@ -115,6 +115,21 @@ final class BookAndKitchenTest extends BrowserCase
         self::assertCount(3, $this->browser->getCrawler()->filter('form .fault'));
     }
 
+    public function testAFeastIsTakenOutOfTheBookWithAllThatBelongsToIt(): void
+    {
+        $this->browser->request('GET', $this->address('guests'));
+        $id = $this->feast()->getId();
+        $this->browser->request('POST', '/feasts/'.$id.'/remove', ['_token' => 'forged']);
+        self::assertResponseStatusCodeSame(403);
+        $this->browser->request('GET', '/feasts/'.$id.'/guests');
+        $this->browser->submitForm('Take it out');
+        self::assertResponseRedirects('/', 303);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('.empty', 'No feast is planned yet');
+        $this->browser->request('GET', '/feasts/'.$id.'/guests');
+        self::assertResponseStatusCodeSame(404);
+    }
+
     private function take(string $page, string $content): void
     {
         $this->browser->request('GET', $page);
