@@ -63,6 +63,37 @@ test('focus and what is being typed survive an answer', async ({ page }) => {
     await expect(page.getByRole('textbox', { name: 'Appetite' }).first()).toBeFocused();
 });
 
+test('two changes in quick succession are both kept', async ({ page }) => {
+    await open(page, '/feasts/1/guests');
+    await page.locator('[data-group="grown-ups"]').fill('20');
+    await page.locator('[data-group=elders]').fill('5');
+    await page.locator('[data-group=children]').fill('7');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('[data-guests]')).toHaveText('32');
+    await page.reload();
+    await expect(page.locator('[data-guests]')).toHaveText('32');
+    await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+    await page.locator('[data-group=elders]').fill('4');
+    await page.locator('[data-group=children]').fill('6');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('[data-guests]')).toHaveText('30');
+});
+
+test('of two people at one feast, the second is told', async ({ page, context }) => {
+    const other = await context.newPage();
+    await open(other, '/feasts/1/guests');
+    await open(page, '/feasts/1/guests');
+    await setGrownUps(page, 19);
+    await settled(other, async () => {
+        await other.locator('[data-group=children]').fill('9');
+        await other.keyboard.press('Tab');
+    });
+    await expect(other.locator('#guests-form > .fault').first()).toContainText('changed elsewhere while you worked');
+    await page.reload();
+    await expect(page.locator('[data-guests]')).toHaveText('29');
+    await other.close();
+});
+
 for (const count of ['0', '-3', '2.5', '1000000000', 'many']) {
     test(`a count of ${count} is refused at its field, and nothing changes`, async ({ page }) => {
         await open(page, '/feasts/1/guests');

@@ -26,7 +26,7 @@ final class GuestsController extends StationController
                 $remove = $request->request->all('remove')[$list] ?? null;
                 $document[$list] = $this->rows($document[$list] ?? null, is_numeric($remove) ? (int) $remove : null, isset($request->request->all('add')[$list]) ? $fresh : null);
             }
-            if ($this->take($form, $open, $document)) {
+            if ($this->take($form, $open, $document, $request)) {
                 return $this->redirectToRoute('guests', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);

@@ -37,7 +37,7 @@ final class MenuController extends StationController
             $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
             $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9] : null;
             $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
-            if ($this->take($form, $open, $document)) {
+            if ($this->take($form, $open, $document, $request)) {
                 return $this->redirectToRoute('menu', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
+use App\Service\ChangedMeanwhile;
 use App\View\PotSections;
+use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -39,12 +41,13 @@ final class PotsController extends StationController
         }
         $document['dishes'] = $dishes;
         try {
-            $this->desk->change($open, $document);
-        } catch (FaultyDocument $faulty) {
+            $this->desk->change($open, $document, $this->seen($request));
+        } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+            $faults = $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())];
             $open = $this->desk->open($id);
             $plan = $this->plans->plan($open);
 
-            return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => array_map($this->faults->say(...), $faulty->faults)], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
+            return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => array_map($this->faults->say(...), $faults)], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
         }
 
         return $this->redirectToRoute('pots', ['id' => $id], Response::HTTP_SEE_OTHER);

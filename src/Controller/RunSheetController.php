@@ -30,7 +30,7 @@ final class RunSheetController extends StationController
             $remove = $request->request->get('remove');
             $fresh = $request->request->has('add') ? ['person' => (string) array_key_first($open->kitchen->people), 'day' => 0, 'from' => '15:00', 'to' => '19:00'] : null;
             $document['hands'] = $this->rows($document['hands'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
-            if ($this->take($form, $open, $document)) {
+            if ($this->take($form, $open, $document, $request)) {
                 return $this->redirectToRoute('run_sheet', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Form\FaultMapper;
+use App\Service\ChangedMeanwhile;
 use App\Service\FeastDesk;
 use App\Service\OpenFeast;
 use App\Service\PlanStore;
 use App\Service\Stations;
+use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Planning\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What every station of a feast does: open it, show it in its frame, take a changed wish. */
@@ -49,17 +53,27 @@ abstract class StationController extends AbstractController
      *
      * @return bool whether it was stored
      */
-    protected function take(FormInterface $form, OpenFeast $open, array $document): bool
+    protected function take(FormInterface $form, OpenFeast $open, array $document, Request $request): bool
     {
         try {
-            $this->desk->change($open, $document);
+            $this->desk->change($open, $document, $this->seen($request));
 
             return true;
         } catch (FaultyDocument $faulty) {
             $this->faults->map($form, $faulty);
-
-            return false;
+        } catch (ChangedMeanwhile $quicker) {
+            $form->addError(new FormError($this->faults->say(new Fault('', $quicker->getMessage()))));
         }
+
+        return false;
+    }
+
+    /** The version of the feast that the form was made for, if it says. */
+    protected function seen(Request $request): ?int
+    {
+        $version = $request->request->getString('version');
+
+        return ctype_digit($version) && \strlen($version) < 10 ? (int) $version : null;
     }
 
     /**
@@ -72,7 +86,7 @@ abstract class StationController extends AbstractController
     protected function rows(mixed $list, ?int $remove, ?array $fresh): array
     {
         $rows = \is_array($list) ? array_values($list) : [];
-        if (null !== $remove) {
+        if (null !== $remove && isset($rows[$remove])) {
             array_splice($rows, $remove, 1);
         }
         if (null !== $fresh) {

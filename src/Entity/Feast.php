@@ -15,7 +15,7 @@ class Feast
     // @phpstan-ignore property.unusedType (Doctrine sets it)
     private ?int $id = null;
 
-    /** Two people editing at once: the second is told, not overwritten. */
+    /** Forms send back the version they were made for: of two people editing at once, the second is told, the first not overwritten. */
     #[ORM\Column(type: 'integer'), ORM\Version]
     private int $version = 1;
 

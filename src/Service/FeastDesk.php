@@ -7,6 +7,7 @@ namespace App\Service;
 use App\Entity\Feast;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\OptimisticLockException;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
@@ -40,17 +41,26 @@ final readonly class FeastDesk
 
     /**
      * @param array<string, mixed> $document
+     * @param int|null             $seen     version of the feast that the change was made to; null: the present one
      *
-     * @throws FaultyDocument when the new wishes can't be; nothing is stored then
+     * @throws FaultyDocument   when the new wishes can't be; nothing is stored then
+     * @throws ChangedMeanwhile when somebody else was quicker; nothing is stored then
      */
-    public function change(OpenFeast $open, array $document): void
+    public function change(OpenFeast $open, array $document, ?int $seen = null): void
     {
+        if (null !== $seen && $seen !== $open->record->getVersion()) {
+            throw ChangedMeanwhile::feast();
+        }
         $json = self::encode($document);
         $moved = ($open->document['moments'] ?? null) !== ($document['moments'] ?? null) || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
         // An old feast may still be corrected; only a moment that is set anew must lie ahead.
         $feast = (new FeastReader($open->kitchen, $this->recipes))->read($json, $moved ? $this->clock->now() : null);
         $open->record->change($feast->name, $json);
-        $this->entities->flush();
+        try {
+            $this->entities->flush();
+        } catch (OptimisticLockException $quicker) {
+            throw ChangedMeanwhile::feast($quicker);
+        }
     }
 
     /**

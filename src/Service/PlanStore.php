@@ -13,7 +13,6 @@ use FeastLadle\Planning\DishTiming;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Planning\Obstacle;
 use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\ScheduleDraft;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Schedule\SolutionReader;
 use Psr\Clock\ClockInterface;
@@ -106,13 +105,12 @@ final readonly class PlanStore
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
         $quantities = $this->planner->quantities($open->feast, $open->kitchen);
         $draft = $this->planner->draft($open->feast, $open->kitchen, $quantities, $notBefore, array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()));
-        $draft = new ScheduleDraft($draft->problem, $draft->origin, $draft->steps, $draft->lastOf, array_map($obstacle, $root->at('obstacles')->items()));
         $plan = $this->planner->assemble($open->feast, $open->kitchen, $quantities, $draft, (new SolutionReader())->fromNode($root->at('solution'), $faults));
         $timings = [];
         foreach ($plan->timings as $dish => $timing) {
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, array_map($obstacle, $root->at('reasons')->at($dish)->items()));
         }
 
-        return new Plan($plan->quantities, $plan->problem, $plan->solution, $plan->origin, $plan->steps, $timings, $plan->obstacles);
+        return new Plan($plan->quantities, $plan->problem, $plan->solution, $plan->origin, $plan->steps, $timings, array_map($obstacle, $root->at('obstacles')->items()));
     }
 }

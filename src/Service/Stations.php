@@ -6,6 +6,7 @@ namespace App\Service;
 
 use App\Repository\DishOutcomeRepository;
 use FeastLadle\Planning\Plan;
+use FeastLadle\Planning\PlannedStep;
 
 /** The stations of a feast in the order of the work, each with what is settled or unsettled there. */
 final readonly class Stations
@@ -27,7 +28,9 @@ final readonly class Stations
         foreach ($plan->timings as $timing) {
             $late += $timing->lateMinutes > 0 ? 1 : 0;
         }
-        $done = \count($this->day->done($open->record));
+        // Ticks of steps that the plan no longer has are kept, but not counted.
+        $ticked = $this->day->done($open->record);
+        $done = \count(array_filter($plan->steps, static fn (PlannedStep $s): bool => isset($ticked[$s->key->id()])));
         $steps = \count($plan->steps);
         $dishes = \count($plan->quantities->dishes);
         $noted = \count($this->outcomes->findBy(['feast' => $open->record]));

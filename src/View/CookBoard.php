@@ -8,6 +8,7 @@ use App\Service\CookingDay;
 use App\Service\OpenFeast;
 use FeastLadle\Planning\Plan;
 use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Planning\StepKey;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -35,14 +36,9 @@ final readonly class CookBoard
             if ([] === $mine) {
                 continue;
             }
-            // The first open step is what to do now, with all that the plan runs beside it.
-            $current = array_values(array_filter($mine, static fn (PlannedStep $s): bool => $s->startMinute < $mine[0]->endMinute || $s->start <= $now));
-            $together = [];
-            foreach ($current as $step) {
-                if ($step->startMinute <= $mine[0]->startMinute || $step->start <= $now) {
-                    $together[] = $this->card($step, $now);
-                }
-            }
+            // What is to do now: the first open step, and all that begins with it or should have begun.
+            $current = array_filter($mine, static fn (PlannedStep $s): bool => $s->startMinute <= $mine[0]->startMinute || $s->start <= $now);
+            $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now), $current));
             $people[] = ['id' => $person->id, 'name' => $person->name, 'now' => $together, 'next' => \array_slice($mine, \count($together), self::NEXT_SHOWN)];
         }
         $alone = array_values(array_filter($plan->steps, fn (PlannedStep $s): bool => [] === $s->people && !isset($done[$s->key->id()]) && $this->fed($s, $done)));
@@ -76,13 +72,14 @@ final readonly class CookBoard
     private function fed(PlannedStep $step, array $done): bool
     {
         foreach ($step->step->sources() as $source) {
-            foreach ([$step->key->batch, 0] as $batch) {
-                if (isset($done[$step->key->dish.'/'.$batch.'/'.$source])) {
-                    continue 2;
+            $before = $step->dish->dish->recipe->step($source);
+            // A step done once for all batches waits for each of them.
+            $batches = $before->once ? [0] : ($step->step->once ? range(1, $step->dish->batchPlan->batches) : [$step->key->batch]);
+            foreach ($batches as $batch) {
+                if (!isset($done[(new StepKey($step->key->dish, $batch, $source))->id()])) {
+                    return false;
                 }
             }
-
-            return false;
         }
 
         return true;

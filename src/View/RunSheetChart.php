@@ -13,7 +13,7 @@ use FeastLadle\Recipe\AttentionKind;
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire
  * burns are folded.
  *
- * @phpstan-type Block array{step: PlannedStep, x: float, y: float, w: float, h: float, attention: string, label: string}
+ * @phpstan-type Block array{step: PlannedStep, x: float, y: float, w: float, h: float, attention: string, label: string, time: string}
  * @phpstan-type Lane array{kind: string, name: string, y: float, h: float, blocks: list<Block>}
  */
 final class RunSheetChart
@@ -157,6 +157,8 @@ final class RunSheetChart
                         AttentionKind::Watch => 'watch',
                         AttentionKind::None => 'none',
                     },
+                    // Already in the feast's own zone; a template would turn it into the server's.
+                    'time' => $step->start->format('H:i').'–'.$step->end->format('H:i'),
                     'label' => $room < 4 ? '' : (mb_strlen($title) <= $room ? $title : mb_substr($title, 0, $room - 1).'…'),
                 ];
             }

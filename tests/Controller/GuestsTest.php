@@ -61,6 +61,33 @@ final class GuestsTest extends BrowserCase
         self::assertSame('28', $this->text('[data-guests]'));
     }
 
+    public function testOfTwoWhoEditAtOnceTheSecondIsToldAndTheFirstIsKept(): void
+    {
+        $this->browser->request('GET', $this->address('guests'));
+        $second = $this->browser->getCrawler()->selectButton('Take over')->form(['guests[groups][2][count]' => '9']);
+        $this->browser->submitForm('Take over', ['guests[groups][0][count]' => '30']);
+        $this->browser->submit($second);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('#guests-form .fault', 'changed elsewhere while you worked');
+        self::assertStringContainsString('"count":30', $this->feast()->getDocument());
+        self::assertStringNotContainsString('"count":9', $this->feast()->getDocument());
+        // Her entries still stand there; sent again, knowingly, they are taken.
+        self::assertSame('9', $this->browser->getCrawler()->filter('[name="guests[groups][2][count]"]')->attr('value'));
+        $this->browser->submitForm('Take over');
+        self::assertResponseRedirects($this->address('guests'), 303);
+    }
+
+    public function testARowThatIsNotThereIsNotTakenAway(): void
+    {
+        $before = $this->feast()->getDocument();
+        $this->browser->request('GET', $this->address('guests'));
+        $form = $this->browser->getCrawler()->selectButton('Take over')->form();
+        foreach (['-1', '99', 'x'] as $row) {
+            $this->browser->request('POST', $this->address('guests'), ['remove' => ['groups' => $row]] + array_diff_key($form->getPhpValues(), ['version' => true]));
+        }
+        self::assertSame(substr_count($before, '"appetite"'), substr_count($this->feast()->getDocument(), '"appetite"'));
+    }
+
     public function testAFormWithoutItsTokenChangesNothing(): void
     {
         $before = $this->feast()->getDocument();

@@ -86,6 +86,14 @@ final class StationsTest extends BrowserCase
         self::assertSelectorTextContains('.fault', 'hours:minutes');
     }
 
+    public function testTheChartTellsTheFeastsOwnTime(): void
+    {
+        $this->browser->request('GET', $this->address('run-sheet'));
+        $start = $this->text('tr[data-step="kesari/1/merge"] [data-start]');
+        $titles = $this->browser->getCrawler()->filter('.chart title')->each(static fn ($t): string => $t->text());
+        self::assertNotEmpty(array_filter($titles, static fn (string $t): bool => str_starts_with($t, $start.'–') && str_contains($t, 'Pour the hot syrup')));
+    }
+
     public function testTheScheduleProblemComesInTheOpenFormat(): void
     {
         $this->browser->request('GET', $this->address('schedule-problem.json'));

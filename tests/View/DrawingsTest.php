@@ -81,6 +81,14 @@ final class DrawingsTest extends KernelTestCase
         self::assertContains('15:00', array_column($chart['ticks'], 'label'));
     }
 
+    public function testTimesOfBlocksAreThoseOfTheFeastNotOfTheServer(): void
+    {
+        $lanes = (new RunSheetChart())->draw($this->plan, $this->open)['lanes'];
+        foreach (array_merge(...array_map(static fn (array $lane): array => $lane['blocks'], $lanes)) as $block) {
+            self::assertSame($block['step']->start->setTimezone($this->open->feast->timeZone)->format('H:i'), substr($block['time'], 0, 5));
+        }
+    }
+
     public function testContentsAreDrawnBelowTheLimit(): void
     {
         foreach ((new PotSections())->of($this->plan->quantities, $this->open->kitchen) as $entry) {

@@ -47,7 +47,8 @@ final readonly class FeastPlanner
         $quantities = $this->quantities($feast, $kitchen);
         $draft = $this->draft($feast, $kitchen, $quantities, $notBefore);
         $solution = (new Solver())->solve($draft->problem, $budget, $seed);
-        if (!$this->assemble($feast, $kitchen, $quantities, $draft, $solution)->isOnTime() && SolutionStatus::Infeasible !== $solution->status) {
+        $first = $this->assemble($feast, $kitchen, $quantities, $draft, $solution);
+        if (SolutionStatus::Unknown === $solution->status || $first->isLate()) {
             $budget = $budget->times(self::PATIENCE);
             $solution = (new Solver())->solve($draft->problem, $budget, $seed);
         }

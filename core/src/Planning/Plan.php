@@ -26,17 +26,21 @@ final readonly class Plan
     ) {
     }
 
+    /** Whether everything is there, and in time. */
     public function isOnTime(): bool
     {
-        if ([] !== $this->obstacles) {
-            return false;
-        }
+        return [] === $this->obstacles && !$this->isLate();
+    }
+
+    /** Whether a dish that is planned misses its moment. */
+    public function isLate(): bool
+    {
         foreach ($this->timings as $timing) {
             if ($timing->lateMinutes > 0) {
-                return false;
+                return true;
             }
         }
 
-        return true;
+        return false;
     }
 }

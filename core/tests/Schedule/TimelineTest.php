@@ -60,7 +60,6 @@ final class TimelineTest extends TestCase
         $problem = $this->problem(new Randomizer(new Mt19937(99)));
         $network = new Network($problem);
         $timeline = new Timeline($network);
-        $fresh = serialize($timeline);
         $all = range(0, $network->size - 1);
         foreach ($all as $i) {
             $timeline->place($i, 5, $network->likely[$i], $this->choices($network, $timeline, $i));
@@ -70,7 +69,9 @@ final class TimelineTest extends TestCase
         self::assertSame($again->placed, $timeline->placed);
         self::assertSame($again->chosen, $timeline->chosen);
         self::assertSame([], $timeline->occupants(0, 0, self::HORIZON));
-        self::assertNotSame('', $fresh);
+        foreach ($all as $i) {
+            self::assertSame(self::HORIZON - 20, $timeline->latestFit($i, 0, 0, self::HORIZON - 20, $this->choices($network, $timeline, $i)));
+        }
     }
 
     /** One fire with washing up, one person with a break, one pot held by neighbours. */
