@@ -32,7 +32,7 @@ final readonly class RecipePage
     /**
      * @param float|null $wanted grams or pieces to make; null: as written
      *
-     * @return array{yield: string, made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, steps: list<array{step: Step, bowls: list<array{name: string, amount: string, byCup: string, how: string}>, sources: list<string>, stands: float, gives: float, pieces: int}>, allergens: list<string>}
+     * @return array{yield: string, made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, steps: list<array{step: Step, bowls: list<array{name: string, amount: string, byCup: string, how: string}>, sources: list<array{title: string, how: string}>, stands: float, gives: float, pieces: int}>, allergens: list<string>}
      */
     public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
     {
@@ -69,7 +69,7 @@ final readonly class RecipePage
             $steps[] = [
                 'step' => $flow->step,
                 'bowls' => $bowls,
-                'sources' => array_map(static fn (string $s): string => $recipe->step($s)->title, $flow->step->sources()),
+                'sources' => $this->sources($recipe, $flow->step),
                 'stands' => $flow->fullestMl,
                 'gives' => $flow->gives->massGrams(),
                 'pieces' => (int) floor($flow->gives->pieces + 1e-9),
@@ -86,5 +86,18 @@ final readonly class RecipePage
             'steps' => $steps,
             'allergens' => array_keys($allergens),
         ];
+    }
+
+    /** @return list<array{title: string, how: string}> */
+    private function sources(Recipe $recipe, Step $step): array
+    {
+        $sources = [];
+        foreach ($step->takes as $take) {
+            if (null !== $take->fromStep) {
+                $sources[] = ['title' => $recipe->step($take->fromStep)->title, 'how' => $take->how];
+            }
+        }
+
+        return $sources;
     }
 }

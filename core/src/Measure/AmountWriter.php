@@ -54,6 +54,10 @@ final readonly class AmountWriter
         if (null !== $ingredient->eachGrams) {
             return self::weight($grams);
         }
+        // What is spooned anyway needs no help.
+        if (!$this->rounding->isWeighable($grams)) {
+            return '';
+        }
         foreach ([['cup', $this->cupMl], ['tbsp', Rounding::TABLESPOON_ML], ['tsp', Rounding::TEASPOON_ML]] as [$name, $unit]) {
             $quarters = (int) round($ml / $unit * 4);
             if ($quarters >= ('cup' === $name ? 1 : 4) && abs($quarters * $unit / 4 - $ml) <= 0.1 * $ml) {

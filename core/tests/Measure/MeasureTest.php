@@ -46,6 +46,13 @@ final class MeasureTest extends TestCase
         self::assertSame('1.25 kg', $writer->main($larder->get('sugar'), 1250));
     }
 
+    public function testWhatIsSpoonedIsNotSaidTwice(): void
+    {
+        $writer = new AmountWriter(240, 1);
+        $cardamom = Shipped::larder()->get('cardamom');
+        self::assertSame(['1¼ tsp', ''], [$writer->main($cardamom, 2.6), $writer->byCup($cardamom, 2.6)]);
+    }
+
     public function testCupsAreTheKitchensOwn(): void
     {
         $sugar = Shipped::larder()->get('sugar');
