@@ -47,6 +47,8 @@ test('what was left over is kept', async ({ page }) => {
     await page.getByLabel('Left over, Pineapple kesari').fill('180');
     await page.getByLabel('Note for next time, Pineapple kesari').fill('One pan more for the late ones');
     await page.getByRole('button', { name: 'Keep this' }).click();
+    // The page that answers shows it; only then is it loaded anew.
+    await expect(page.locator('[data-station=afterwards]')).toContainText('1 noted');
     await page.reload();
     await expect(page.getByLabel('Left over, Pineapple kesari')).toHaveValue('180');
     await expect(page.locator('[data-station=afterwards]')).toContainText('1 noted');
