@@ -13,7 +13,8 @@ final readonly class Budget
     /** Interval tests a millisecond, measured on PHP 8.2 without JIT; the true time differs by kind of problem, machine and JIT. */
     private const WORK_PER_MS = 2000;
 
-    private function __construct(public int $iterations, public int $work)
+    /** @param int $patience how many times the work, as long as nothing is found or something is late */
+    private function __construct(public int $iterations, public int $work, public int $patience = 1)
     {
     }
 
@@ -22,9 +23,21 @@ final readonly class Budget
         return new self(\PHP_INT_MAX, max(0, $milliseconds) * self::WORK_PER_MS);
     }
 
-    public function times(int $factor): self
+    /** The same, and so many times more as long as nothing is found or something is late. */
+    public function patient(int $times): self
     {
-        return new self(\PHP_INT_MAX === $this->iterations ? \PHP_INT_MAX : $this->iterations * $factor, \PHP_INT_MAX === $this->work ? \PHP_INT_MAX : $this->work * $factor);
+        return new self($this->iterations, $this->work, max(1, $times));
+    }
+
+    public function patientWork(): int
+    {
+        return $this->work > intdiv(\PHP_INT_MAX, $this->patience) ? \PHP_INT_MAX : $this->work * $this->patience;
+    }
+
+    /** The work, or what so many iterations of this work come to. */
+    public function workOr(int $each): int
+    {
+        return $this->iterations < intdiv($this->patientWork(), $each) ? $this->iterations * $each : $this->patientWork();
     }
 
     public static function iterations(int $iterations): self

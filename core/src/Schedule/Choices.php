@@ -12,6 +12,9 @@ final class Choices
     /** @var array<int, array<int, true>> resources that a choice must leave to others */
     private array $forbidden = [];
 
+    /** @var array<int, array<int, true>> by activity */
+    private array $alone = [];
+
     public function __construct(private readonly Network $network, private readonly Timeline $timeline)
     {
     }
@@ -36,7 +39,12 @@ final class Choices
         return $this->forbidden[$choice][$r] = true;
     }
 
-    /** @return list<array<int, list<int>>> every way to settle the choices this activity opens, by choice */
+    /**
+     * The choices this activity opens: every way to settle those that hang together or set the duration, and for each of the
+     * others, which can be settled by themselves, its options.
+     *
+     * @return array{list<array<int, list<int>>>, array<int, list<int>>} resources by choice; options by choice
+     */
     public function combinations(int $i, int $rotation): array
     {
         $n = $this->network;
@@ -58,6 +66,8 @@ final class Choices
             }
         }
         $combinations = [[]];
+        $free = [];
+        $alone = $this->standAlone($i);
         foreach (array_keys($open) as $choice) {
             $options = $n->options[$choice];
             if (isset($this->forbidden[$choice])) {
@@ -66,6 +76,10 @@ final class Choices
             if ($rotation > 0 && \count($options) > 1) {
                 $cut = $rotation % \count($options);
                 $options = [...\array_slice($options, $cut), ...\array_slice($options, 0, $cut)];
+            }
+            if (isset($alone[$choice])) {
+                $free[$choice] = $options;
+                continue;
             }
             $longer = [];
             foreach ($this->subsets($options, $n->takes[$choice]) as $subset) {
@@ -80,7 +94,42 @@ final class Choices
             $combinations = $longer;
         }
 
-        return $combinations;
+        return [$combinations, $free];
+    }
+
+    /** @return array<int, true> choices of an activity that share no resource with another of its choices and leave its duration alone */
+    private function standAlone(int $i): array
+    {
+        if (isset($this->alone[$i])) {
+            return $this->alone[$i];
+        }
+        $n = $this->network;
+        $choices = $timed = [];
+        foreach ($n->needs[$i] as [$choice, , $own]) {
+            $choices[$choice] = $choice;
+            if ([] !== $own) {
+                $timed[$choice] = true;
+            }
+        }
+        foreach ($n->holdsOf[$i] as $h) {
+            foreach ($n->holdNeeds[$h] as [$choice]) {
+                $choices[$choice] = $choice;
+            }
+        }
+        $users = [];
+        foreach ($choices as $choice) {
+            foreach ($n->options[$choice] as $r) {
+                $users[$r] = ($users[$r] ?? 0) + 1;
+            }
+        }
+        $alone = [];
+        foreach ($choices as $choice) {
+            if (!isset($timed[$choice]) && [] === array_filter($n->options[$choice], static fn (int $r): bool => $users[$r] > 1)) {
+                $alone[$choice] = true;
+            }
+        }
+
+        return $this->alone[$i] = $alone;
     }
 
     /** @param array<int, list<int>> $choices */

@@ -16,7 +16,10 @@ final class Decoder
     private const MOST_DELAYS = 80;
     private const MOST_RESTARTS = 200;
     /** Tries to place an activity, for each activity, before a schedule under construction is given up. */
-    private const MOST_TRIES_EACH = 60;
+    private const MOST_TRIES_EACH = 30;
+
+    /** The same where one group is placed into what stands already. */
+    private const TRIES_OF_A_MOVE = 12;
 
     /** What one try costs beside its interval tests, in the same measure. */
     private const WORK_OF_A_TRY = 12;
@@ -26,7 +29,7 @@ final class Decoder
 
     public readonly Timeline $timeline;
 
-    private readonly Choices $choices;
+    public readonly Choices $choices;
 
     /** After a failure: the activity that found no place. */
     public int $failedAt = -1;
@@ -135,6 +138,29 @@ final class Decoder
     }
 
     /**
+     * Places one group into what stands already, as late as may be.
+     *
+     * @param int $late minutes after its due time that are as good as in time
+     *
+     * @param array<int, int> $caps
+     * @param array<int, int> $rotation
+     */
+    public function insert(int $g, array $caps, array $rotation, int $late = 0): bool
+    {
+        $this->triesLeft = self::TRIES_OF_A_MOVE * \count($this->groups->members[$g]);
+
+        return $this->placeGroup($g, $caps, $rotation, $late);
+    }
+
+    /** Whether windows, and links to what is placed, allow it there, be it late or not. */
+    public function mayStart(int $i, int $start, int $duration): bool
+    {
+        [$lowStart, $highStart, $lowEnd, $highEnd] = $this->window($i, $this->groups->groupOf[$i], [], $this->network->latestEnd[$i] - ($this->dueAt[$i] ?? 0));
+
+        return $lowStart <= $start && $start <= $highStart && $lowEnd <= $start + $duration && $start + $duration <= $highEnd;
+    }
+
+    /**
      * Makes activities of other groups start earlier, as the failed one asked.
      *
      * @param array<int, int> $caps
@@ -235,75 +261,118 @@ final class Decoder
      */
     private function placeGroup(int $g, array $caps, array $rotation, int $late): bool
     {
-        $members = $this->order[$g];
         $this->outside = $this->outsideHold = [];
         $exhausted = 0;
-        $moves = 2 * \count($members);
+        $moves = 2 * \count($this->order[$g]);
+        $tooSoon = $late - 1;
         for ($delay = 0; $delay < self::MOST_DELAYS; ++$delay) {
-            $latest = [];
-            $this->choices->forgetForbidden();
-            foreach ($members as $i) {
-                if (isset($caps[$i])) {
-                    $latest[$i] = $caps[$i];
+            if ($this->placeMembers($g, $caps, $rotation, $late, $moves, $exhausted)) {
+                if ($late > $tooSoon + 1) {
+                    $this->sooner($g, $caps, $rotation, $tooSoon, $late);
                 }
-            }
-            $shifts = 0;
-            $this->deficit = 0;
-            while (true) {
-                $failed = -1;
-                foreach ($members as $i) {
-                    --$this->triesLeft;
-                    if (!$this->placeActivity($i, $g, $latest, $late, $rotation[$i] ?? 0)) {
-                        $failed = $i;
-                        break;
-                    }
-                }
-                if ($failed < 0) {
-                    return true;
-                }
-                $this->failedAt = $failed;
-                if ($this->triesLeft < 0) {
-                    $this->timeline->remove($members);
 
-                    return false;
-                }
-                $tightly = $moves > 0 ? $this->closerToItsTie($members, $failed, $g, $latest, $late) : null;
-                if (null !== $tightly) {
-                    --$moves;
-                    $this->timeline->remove($members);
-                    $members = $this->order[$g] = $tightly;
-                    continue;
-                }
-                if ($this->forbidInTheWay($failed, $g, $latest, $late)) {
-                    $this->timeline->remove($members);
-                    continue;
-                }
-                $shift = ++$shifts < self::MOST_SHIFTS ? $this->shiftFor($failed, $g, $latest, $late) : null;
-                $this->timeline->remove($members);
-                if (null === $shift && ([] !== $this->outside || [] !== $this->outsideHold)) {
-                    return false;
-                }
-                if (null === $shift) {
-                    // Shifting without end is a quarrel inside the group; a later due time mends that rarely.
-                    if ($shifts >= self::MOST_SHIFTS && ++$exhausted > 1) {
-                        return false;
-                    }
-                    break;
-                }
-                foreach ($shift as $i => $start) {
-                    if (!isset($latest[$i]) || $start < $latest[$i]) {
-                        $latest[$i] = $start;
-                    }
-                }
+                return true;
             }
-            if (!$this->hasDue[$g]) {
+            if ($this->triesLeft < 0 || $exhausted > 1 || [] !== $this->outside || [] !== $this->outsideHold || !$this->hasDue[$g]) {
                 return false;
             }
+            $tooSoon = $late;
             // Longer and longer steps: a badly squeezed feast must not creep.
             $late += max(1, $this->deficit, $delay * 2);
         }
 
         return false;
+    }
+
+    /**
+     * A group that was placed late may fit a little less late: by halves between what failed and what went.
+     *
+     * @param array<int, int> $caps
+     * @param array<int, int> $rotation
+     */
+    private function sooner(int $g, array $caps, array $rotation, int $tooSoon, int $late): void
+    {
+        $members = $this->groups->members[$g];
+        $standing = $this->timeline->lift($members);
+        while ($late - $tooSoon > 1) {
+            $middle = intdiv($late + $tooSoon, 2);
+            $moves = $exhausted = 0;
+            if ($this->placeMembers($g, $caps, $rotation, $middle, $moves, $exhausted)) {
+                $late = $middle;
+                $standing = $this->timeline->lift($members);
+            } else {
+                $tooSoon = $middle;
+            }
+        }
+        $this->outside = $this->outsideHold = [];
+        $this->timeline->putBack($standing);
+    }
+
+    /**
+     * All members no later than $late after their due time, or none.
+     *
+     * @phpstan-impure
+     *
+     * @param array<int, int> $caps
+     * @param array<int, int> $rotation
+     * @param int             $moves     how often the order of members may still change
+     * @param int             $exhausted how often shifting came to no end
+     */
+    private function placeMembers(int $g, array $caps, array $rotation, int $late, int &$moves, int &$exhausted): bool
+    {
+        $members = $this->order[$g];
+        $latest = [];
+        $this->choices->forgetForbidden();
+        foreach ($members as $i) {
+            if (isset($caps[$i])) {
+                $latest[$i] = $caps[$i];
+            }
+        }
+        $shifts = 0;
+        $this->deficit = 0;
+        while (true) {
+            $failed = -1;
+            foreach ($members as $i) {
+                --$this->triesLeft;
+                if (!$this->placeActivity($i, $g, $latest, $late, $rotation[$i] ?? 0)) {
+                    $failed = $i;
+                    break;
+                }
+            }
+            if ($failed < 0) {
+                return true;
+            }
+            $this->failedAt = $failed;
+            if ($this->triesLeft < 0) {
+                $this->timeline->remove($members);
+
+                return false;
+            }
+            $tightly = $moves > 0 ? $this->closerToItsTie($members, $failed, $g, $latest, $late) : null;
+            if (null !== $tightly) {
+                --$moves;
+                $this->timeline->remove($members);
+                $members = $this->order[$g] = $tightly;
+                continue;
+            }
+            if ($this->forbidInTheWay($failed, $g, $latest, $late)) {
+                $this->timeline->remove($members);
+                continue;
+            }
+            $shift = ++$shifts < self::MOST_SHIFTS ? $this->shiftFor($failed, $g, $latest, $late) : null;
+            $this->timeline->remove($members);
+            if (null === $shift) {
+                // Shifting without end is a quarrel inside the group; a later due time mends that rarely.
+                $exhausted += $shifts >= self::MOST_SHIFTS ? 1 : 0;
+
+                return false;
+            }
+            foreach ($shift as $i => $start) {
+                if (!isset($latest[$i]) || $start < $latest[$i]) {
+                    $latest[$i] = $start;
+                }
+            }
+        }
     }
 
     /**
@@ -316,17 +385,18 @@ final class Decoder
         $best = Timeline::NO_TIME;
         $bestChoices = [];
         $bestDuration = 0;
-        foreach ($this->choices->combinations($i, $rotation) as $choices) {
+        [$combinations, $free] = $this->choices->combinations($i, $rotation);
+        foreach ($combinations as $choices) {
             $duration = $this->choices->duration($i, $choices);
             $low = max($lowStart, $lowEnd - $duration, $best + 1);
             $high = min($highStart, $highEnd - $duration);
             if ($high < $low) {
                 continue;
             }
-            $t = $this->timeline->latestFit($i, $duration, $low, $high, $choices);
+            $t = $this->timeline->latestFit($i, $duration, $low, $high, $choices, $free);
             if ($t > $best) {
                 $best = $t;
-                $bestChoices = $choices;
+                $bestChoices = $choices + $this->timeline->settled;
                 $bestDuration = $duration;
             }
         }
@@ -421,7 +491,8 @@ final class Decoder
         $bestFit = Timeline::NO_TIME;
         $bestLow = 0;
         $hold = null;
-        foreach ($this->choices->combinations($i, 0) as $choices) {
+        [$combinations, $free] = $this->choices->combinations($i, 0);
+        foreach ($combinations as $choices) {
             $duration = $this->choices->duration($i, $choices);
             $low = max($lowStart, $lowEnd - $duration);
             $high = min($highStart, $highEnd - $duration);
@@ -429,7 +500,7 @@ final class Decoder
                 $this->deficit = max($this->deficit, $floor - $high);
                 continue;
             }
-            $fit = $timeline->latestFit($i, $duration, $floor, $high, $choices);
+            $fit = $timeline->latestFit($i, $duration, $floor, $high, $choices, $free);
             if ($fit > $bestFit) {
                 $bestFit = $fit;
                 $bestLow = $low;

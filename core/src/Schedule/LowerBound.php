@@ -22,18 +22,32 @@ final readonly class LowerBound
         if ($objective->makespan) {
             return $this->makespan($windows);
         }
-        $bound = 0;
+        $each = [];
+        $dues = [];
         foreach (array_values($n->problem->activities) as $i => $activity) {
             if (null !== $activity->due) {
                 $soonest = $windows->earliest[$i] + $n->shortest[$i];
                 $last = min($n->latestEnd[$i], $windows->latest[$i] + $n->longest[$i]);
-                $bound += match (true) {
+                $dues[$i] = $activity->due;
+                $each[$i] = match (true) {
                     $soonest > $activity->due->at => $activity->due->cost($soonest),
                     $last < $activity->due->at => $activity->due->cost($last),
                     default => 0,
                 };
             }
         }
+        $bound = 0;
+        foreach (CommonDue::sets($n) as [$together, $machines]) {
+            $alone = 0;
+            $jobs = [];
+            foreach ($together as $i) {
+                $alone += $each[$i];
+                unset($each[$i]);
+                $jobs[] = [$n->shortest[$i], $dues[$i]->early, $dues[$i]->late];
+            }
+            $bound += max($alone, CommonDue::bound($jobs, $machines));
+        }
+        $bound += array_sum($each);
         if ($objective->span > 0) {
             $longest = 0;
             foreach ($objective->spanOf ?? $n->ids as $id) {

@@ -56,6 +56,13 @@ final class ProblemReader
         $objective = $this->objective($root->at('objective'), $activities);
         $this->checkReferences($root, $activities, $holds);
         $faults->throwIfAny('schedule problem');
+        $circle = MinCycle::find($activities, $links);
+        $inFile = $circle;
+        sort($inFile);
+        foreach ($inFile as $index) {
+            $root->at('links')->at($index)->fault('These shortest gaps go round in a circle: {circle}. Each would have to come after itself.', ['circle' => implode(' → ', array_map(static fn (int $l): string => $links[$l]->from, [...$circle, $circle[0]]))]);
+        }
+        $faults->throwIfAny('schedule problem');
 
         return new Problem($start, $end, $unit, $resources, $activities, $links, $holds, $objective);
     }

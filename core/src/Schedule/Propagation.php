@@ -65,7 +65,9 @@ final class Propagation
             }
         }
         if ($this->network->size <= self::ALL_PAIRS_LIMIT) {
-            array_push($this->conflicts, ...(new Overload($this->network))->find($this->earliest, $this->latest));
+            $paths = new PathsFrom($this->network->size, $this->arcs);
+            array_push($this->conflicts, ...(new Overload($this->network, $paths))->find($this->earliest, $this->latest));
+            array_push($this->conflicts, ...(new HeldTogether($this->network, $paths))->find());
         }
     }
 

@@ -8,18 +8,25 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Finds a schedule: propagation first, for windows, a bound and proofs of infeasibility; then schedules built backwards
- * by the Decoder under changing orders (iterated local search with a threshold), until the budget or the bound ends it.
+ * Finds a schedule: propagation first, for windows, a bound and proofs of infeasibility; then one built backwards by the
+ * Decoder, completed by Ejection where something found no place, and improved by Reinsertion until the budget or the bound
+ * ends it.
  */
 final class Solver
 {
-    /** Worse by this share is still accepted as a place to go on from, early in the search. */
-    private const THRESHOLD = 0.06;
-
-    /** Orders that are tried at once before the search begins. */
+    /** Orders that are tried at once before groups throw each other out. */
     private const STARTS = 4;
 
-    public function solve(Problem $problem, Budget $budget, int $seed = 1): Solution
+    private const SHARE_FOR_STARTS = 0.3;
+
+    /** In interval tests, where a budget counts iterations. */
+    private const WORK_OF_AN_ITERATION = 20_000;
+
+    /**
+     * @param Solution|null $near a former schedule to begin with
+     * @param bool          $stay whether as little as may be should move from there
+     */
+    public function solve(Problem $problem, Budget $budget, int $seed = 1, ?Solution $near = null, bool $stay = true): Solution
     {
         $forward = new Network($problem);
         $propagation = new Propagation($forward);
@@ -30,44 +37,88 @@ final class Solver
         if (0 === $forward->size) {
             return new Solution(SolutionStatus::Feasible, 0, 0, [], [], $seed, [], 0);
         }
+        $shop = Shop::of($forward);
+        if (null !== $shop && null === $near) {
+            [$starts, $makespan, $steps] = $shop->search($budget, $bound, new Randomizer(new Xoshiro256StarStar($seed)));
+            if ($makespan <= $problem->horizonEnd - $problem->horizonStart) {
+                return $this->inOrder($forward, $starts, $problem->horizonStart + $makespan, $bound, $seed, $steps);
+            }
+        }
         $mirrored = $problem->objective->makespan;
         $network = $mirrored ? new Network(Mirror::of($problem)) : $forward;
         $windows = $mirrored ? new Propagation($network) : $propagation;
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
         $groups = Groups::of($network);
+        $neighbours = Neighbours::of($network, $groups);
         $decoder = new Decoder($network, $windows, $groups);
-        $search = new Search($network, $windows, $groups, $decoder, new Randomizer(new Xoshiro256StarStar($seed)));
-
-        $best = null;
-        $bestCost = \PHP_INT_MAX;
-        $current = $search->start(0);
-        $currentCost = \PHP_INT_MAX;
+        $timeline = $decoder->timeline;
+        $ejection = new Ejection($windows, $groups, $neighbours, $decoder, $random);
+        $work = $budget->workOr(self::WORK_OF_AN_ITERATION);
         $iterations = 0;
-        do {
-            $candidate = $iterations < self::STARTS ? $search->start($iterations) : $search->neighbour($current);
-            ++$iterations;
-            if ($decoder->decode(...$candidate)) {
-                $cost = $search->cost($mirrored);
-                if ($cost < $bestCost) {
-                    $bestCost = $cost;
-                    $best = $search->snapshot();
-                }
-                $slack = (int) (($bestCost - $bound) * self::THRESHOLD / (1 + $iterations / 400));
-                if ($cost <= $currentCost || $cost <= $bestCost + $slack) {
-                    $current = $candidate;
-                    $currentCost = $cost;
-                }
-            } elseif (null === $best) {
-                $current = $candidate;
-            }
-        } while ($bestCost > $bound && $iterations < $budget->iterations && ($decoder->timeline->work < $budget->work || $iterations < self::STARTS));
-
-        if (null === $best) {
+        $found = false;
+        $near = $mirrored ? null : $near;
+        if (null !== $near) {
+            (new WarmStart($network, $windows, $groups, $decoder))->place($near);
+            $found = $ejection->complete($work);
+        }
+        $cost = new Cost($network, $timeline, $stay ? $near : null);
+        if (!$found) {
+            [$found, $iterations] = $this->start($decoder, $cost, static fn (int $which): array => StartingOrder::of($network, $windows, $groups, $which), $bound, $budget);
+        }
+        if (!$found) {
+            $found = $ejection->complete($timeline->work + $work);
+        }
+        if (!$found && (new EveryOrder($forward))->isImpossible($propagation->earliest, $propagation->latest, $propagation->arcs)) {
+            return Solution::none(SolutionStatus::Infeasible, $seed, [new Conflict('search', 'every order and every choice was tried, and none holds', $forward->ids, $forward->resourceIds, array_keys($forward->links))], null, $iterations);
+        }
+        if (!$found) {
             $culprit = $network->ids[max(0, $decoder->failedAt)];
 
             return Solution::none(SolutionStatus::Unknown, $seed, [new Conflict('budget', \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [$culprit])], $bound, $iterations);
         }
+        $reinsertion = new Reinsertion($network, $groups, $neighbours, $decoder, $cost, $random);
+        [$best, $objective, $iterations] = $reinsertion->improve($bound, $budget, $iterations);
 
-        return $this->solution($network, $best, $bestCost, $bound, $seed, $iterations, $mirrored);
+        return $this->solution($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
+    }
+
+    /**
+     * The best of a few orders; the others are only tried while there is time.
+     *
+     * @param \Closure(int): array<int, float> $order
+     *
+     * @return array{bool, int} whether one went through, and how many were tried
+     */
+    private function start(Decoder $decoder, Cost $cost, \Closure $order, int $bound, Budget $budget): array
+    {
+        $timeline = $decoder->timeline;
+        $best = null;
+        $bestCost = \PHP_INT_MAX;
+        $tried = 0;
+        while ($tried < min(self::STARTS, $budget->iterations) && $bestCost > $bound && ($tried < 2 || $timeline->work < self::SHARE_FOR_STARTS * $budget->work)) {
+            if ($decoder->decode($order($tried), [], []) && $cost->now() < $bestCost) {
+                $bestCost = $cost->now();
+                $best = $timeline->lift(array_keys($timeline->placed));
+            }
+            ++$tried;
+        }
+        if (null !== $best) {
+            $timeline->clear();
+            $timeline->putBack($best);
+        }
+
+        return [null !== $best, $tried];
+    }
+
+    /** @param array<int, int> $starts by activity */
+    private function inOrder(Network $network, array $starts, int $cost, int $bound, int $seed, int $steps): Solution
+    {
+        $placements = [];
+        foreach ($network->ids as $i => $id) {
+            $placements[$id] = new Placement($starts[$i], $starts[$i] + $network->likely[$i], array_map(static fn (Need $n): array => $n->from, $network->problem->activities[$id]->needs));
+        }
+
+        return new Solution(SolutionStatus::Feasible, $cost, $bound, $placements, [], $seed, [], $steps);
     }
 
     /**

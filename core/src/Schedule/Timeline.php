@@ -35,6 +35,9 @@ final class Timeline
      */
     public ?array $blockedHold = null;
 
+    /** @var array<int, list<int>> after a fit: resources by choice, for those that were left free */
+    public array $settled = [];
+
     /** @var array<int, int> how many placed activities rely on a choice */
     private array $reliance;
 
@@ -122,13 +125,14 @@ final class Timeline
     }
 
     /**
-     * Takes out activities, all members of a hold together or none.
+     * Takes out activities; a hold that keeps members shrinks to what is left of it.
      *
      * @param list<int> $activities
      */
     public function remove(array $activities): void
     {
         $n = $this->network;
+        $shrunk = [];
         foreach ($activities as $i) {
             if (!$this->placed[$i]) {
                 continue;
@@ -147,6 +151,8 @@ final class Timeline
                         }
                     }
                     $this->registered[$h] = [];
+                } else {
+                    $shrunk[$h] = $h;
                 }
             }
             foreach ($n->needs[$i] as [$choice]) {
@@ -161,6 +167,71 @@ final class Timeline
                     }
                 }
             }
+        }
+        foreach ($shrunk as $h) {
+            $from = \PHP_INT_MAX;
+            $to = \PHP_INT_MIN;
+            foreach ($n->holdMembers[$h] as $i) {
+                if ($this->placed[$i]) {
+                    $from = min($from, $this->start[$i]);
+                    $to = max($to, $this->end[$i]);
+                }
+            }
+            $this->holdStart[$h] = $from;
+            $this->holdEnd[$h] = $to;
+            foreach ($n->holdNeeds[$h] as $k => [$choice]) {
+                // Markers alone hold nothing: whoever comes back may choose anew.
+                if ($from === $to && null !== $this->chosen[$choice] && $this->reliance[$choice] === $this->holdCount[$h]) {
+                    foreach ($this->chosen[$choice] as $r) {
+                        unset($this->holdsOn[$r][$h]);
+                    }
+                    unset($this->registered[$h][$k]);
+                    $this->chosen[$choice] = null;
+                }
+            }
+        }
+    }
+
+    /**
+     * Takes activities out so that they can be put back just as they were.
+     *
+     * @param list<int> $activities
+     *
+     * @return list<array{int, int, int, array<int, list<int>>}> activity, start, duration, resources by choice
+     */
+    public function lift(array $activities): array
+    {
+        $n = $this->network;
+        $lifted = [];
+        foreach ($activities as $i) {
+            if (!$this->placed[$i]) {
+                continue;
+            }
+            $choices = [];
+            foreach ($n->needs[$i] as [$choice]) {
+                if (null !== $this->chosen[$choice]) {
+                    $choices[$choice] = $this->chosen[$choice];
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (null !== $this->chosen[$choice]) {
+                        $choices[$choice] = $this->chosen[$choice];
+                    }
+                }
+            }
+            $lifted[] = [$i, $this->start[$i], $this->end[$i] - $this->start[$i], $choices];
+        }
+        $this->remove($activities);
+
+        return $lifted;
+    }
+
+    /** @param list<array{int, int, int, array<int, list<int>>}> $lifted as lift() gave it */
+    public function putBack(array $lifted): void
+    {
+        foreach ($lifted as [$i, $start, $duration, $choices]) {
+            $this->place($i, $start, $duration, $choices);
         }
     }
 
@@ -210,8 +281,9 @@ final class Timeline
      * The latest start in [low, high] at which the activity fits with these resources.
      *
      * @param array<int, list<int>> $choices resources for choices that are still open
+     * @param array<int, list<int>> $free    options of open choices that are settled here, as lies best: what was taken is in $settled
      */
-    public function latestFit(int $i, int $duration, int $low, int $high, array $choices): int
+    public function latestFit(int $i, int $duration, int $low, int $high, array $choices, array $free = []): int
     {
         $n = $this->network;
         $this->blockedHold = null;
@@ -237,6 +309,7 @@ final class Timeline
                 return self::NO_TIME;
             }
         }
+        $this->settled = [];
         $t = $high;
         do {
             $before = $t;
@@ -252,6 +325,88 @@ final class Timeline
                     if ($t < $low) {
                         return self::NO_TIME;
                     }
+                }
+            }
+            foreach ($free as $choice => $options) {
+                $t = $this->latestOnSome($choice, $options, $i, $duration, $low, $t);
+                if ($t < $low) {
+                    return self::NO_TIME;
+                }
+            }
+        } while ($t !== $before);
+
+        return $t;
+    }
+
+    /**
+     * The latest start at which enough of the options fit; those are kept in $settled.
+     *
+     * @param list<int> $options
+     */
+    private function latestOnSome(int $choice, array $options, int $i, int $duration, int $low, int $t): int
+    {
+        $n = $this->network;
+        $takes = $n->takes[$choice];
+        $wanted = 0;
+        foreach ($duration > 0 ? $n->needs[$i] : [] as [$of, $units]) {
+            $wanted += $of === $choice ? $units : 0;
+        }
+        $holds = [];
+        foreach ($n->holdsOf[$i] as $h) {
+            foreach ($n->holdNeeds[$h] as [$of, $units]) {
+                if ($of === $choice) {
+                    $holds[$h] = ($holds[$h] ?? 0) + $units;
+                }
+            }
+        }
+        $blocked = $this->blockedHold;
+        while (true) {
+            $latest = [];
+            $fitting = [];
+            foreach ($options as $r) {
+                $at = $this->latestOnOne($r, $i, $wanted, $holds, $duration, $low, $t);
+                if (null !== $this->blockedHold && (null === $blocked || $this->blockedHold[2] > $blocked[2])) {
+                    $blocked = $this->blockedHold;
+                }
+                if ($at === $t) {
+                    $fitting[] = $r;
+                    if (\count($fitting) === $takes) {
+                        $this->settled[$choice] = $fitting;
+                        $this->blockedHold = $blocked;
+
+                        return $t;
+                    }
+                }
+                $latest[] = $at;
+            }
+            rsort($latest);
+            $t = $latest[$takes - 1] ?? self::NO_TIME;
+            if ($t < $low) {
+                $this->blockedHold = $blocked;
+
+                return self::NO_TIME;
+            }
+        }
+    }
+
+    /** @param array<int, int> $holds of the activity on this resource → units */
+    private function latestOnOne(int $r, int $i, int $wanted, array $holds, int $duration, int $low, int $t): int
+    {
+        if (\count($holds) > 1 && array_sum($holds) > $this->network->capacity[$r]) {
+            return self::NO_TIME;
+        }
+        do {
+            $before = $t;
+            if ($wanted > 0) {
+                $t = $this->latestOn($r, $i, $wanted, $duration, $low, $t, $holds);
+                if ($t < $low) {
+                    return self::NO_TIME;
+                }
+            }
+            foreach ($holds as $h => $_) {
+                $t = $this->latestHold($r, $h, $holds, $duration, $low, $t);
+                if ($t < $low) {
+                    return self::NO_TIME;
                 }
             }
         } while ($t !== $before);

@@ -29,6 +29,8 @@ final class ProblemReaderTest extends TestCase
         yield 'a horizon that ends first' => [['horizon' => [5, 4]], ['/horizon']];
         yield 'a fraction of a minute' => [['activities' => [['id' => 'x', 'duration' => 1.5]]], ['/activities/0/duration']];
         yield 'an unknown field' => [['activites' => []], ['/activites']];
+        yield 'shortest gaps in a circle' => [['horizon' => [0, 9000], 'activities' => [['id' => 'x', 'duration' => 1], ['id' => 'y', 'duration' => 2], ['id' => 'z', 'duration' => 0]], 'links' => [['from' => 'z', 'to' => 'x'], ['from' => 'x', 'to' => 'y', 'min' => 1], ['from' => 'y', 'to' => 'x']]], ['/links/1', '/links/2']];
+        yield 'a step that must follow itself' => [['activities' => [['id' => 'x', 'duration' => 3]], 'links' => [['from' => 'x', 'to' => 'x']]], ['/links/0']];
         yield 'overlapping shifts' => [['resources' => [['id' => 'a', 'calendar' => [[0, 10], [5, 20]]]]], ['/resources/0/calendar']];
     }
 
@@ -45,6 +47,12 @@ final class ProblemReaderTest extends TestCase
         } catch (FaultyDocument $faulty) {
             self::assertSame($pointers, array_map(static fn ($f): string => $f->pointer, $faulty->faults));
         }
+    }
+
+    public function testStartingTogetherIsNoCircle(): void
+    {
+        $problem = (new ProblemReader())->read(json_encode([...self::SOUND, 'activities' => [['id' => 'x', 'duration' => 1], ['id' => 'y', 'duration' => 2]], 'links' => [['from' => 'x', 'to' => 'y', 'type' => 'SS'], ['from' => 'y', 'to' => 'x', 'type' => 'SS'], ['from' => 'x', 'to' => 'y', 'type' => 'EE', 'min' => -5]]], \JSON_THROW_ON_ERROR));
+        self::assertCount(3, $problem->links);
     }
 
     public function testAMillionActivitiesAreRefused(): void
