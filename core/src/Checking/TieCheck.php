@@ -4,24 +4,25 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
+use FeastLadle\Flow\Ledger;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Link;
+use FeastLadle\Schedule\LinkType;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Objective;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Propagation;
 
 /** Whether the ties of a recipe can hold together at all, with every fire and hand free: the scheduler's own propagation decides. */
-final class TieCheck
+final class TieCheck implements Check
 {
     /** Longer than any chain of steps and keeping. */
     private const HORIZON = 10_000_000;
 
-    /** @return list<Finding> */
-    public function check(Recipe $recipe): array
+    public function check(Recipe $recipe, Ledger $ledger): array
     {
         $activities = [];
         $links = [];
@@ -41,8 +42,15 @@ final class TieCheck
     private function linksOf(Recipe $recipe, Step $step): array
     {
         $links = [];
-        foreach ($step->sources() as $source) {
-            $links[] = new Link($source, $step->id, 0, $recipe->step($source)->keeping?->minutes);
+        foreach ($step->takes as $take) {
+            if (null === $take->fromStep) {
+                continue;
+            }
+            if ($take->manner->straightOn) {
+                array_push($links, new Link($take->fromStep, $step->id, 0, null, LinkType::StartToStart), new Link($take->fromStep, $step->id, 0, null, LinkType::EndToEnd));
+            } else {
+                $links[] = new Link($take->fromStep, $step->id, 0, $recipe->step($take->fromStep)->keeping?->minutes);
+            }
         }
         foreach ($step->ties as $tie) {
             $links[] = new Link($tie->after, $step->id, $tie->minMinutes, $tie->maxMinutes);

@@ -13,9 +13,14 @@ final class Faults
     /** @var list<Fault> */
     private array $faults = [];
 
+    /** @var array<string, true> what was said already; a document may be read in several ways */
+    private array $said = [];
+
     public function add(Fault $fault): void
     {
-        if (\count($this->faults) < self::MOST) {
+        $key = $fault->pointer."\0".$fault->template;
+        if (\count($this->faults) < self::MOST && !isset($this->said[$key])) {
+            $this->said[$key] = true;
             $this->faults[] = $fault;
         }
     }

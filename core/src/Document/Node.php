@@ -16,6 +16,7 @@ final readonly class Node
         public string $pointer,
         private Faults $faults,
         private bool $silent = false,
+        private ?self $over = null,
     ) {
     }
 
@@ -24,8 +25,17 @@ final readonly class Node
         return new self($value, true, '', $faults);
     }
 
+    /** This place with another laid over it: what stands there hides what stands here. */
+    public function over(self $other): self
+    {
+        return new self($this->value, $this->present, $this->pointer, $this->faults, $this->silent, null === $this->over ? $other : $this->over->over($other));
+    }
+
     public function at(string|int $key): self
     {
+        if (null !== $this->over && $this->over->at($key)->present) {
+            return $this->over->at($key);
+        }
         $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], (string) $key);
         $present = \is_array($this->value) && \array_key_exists($key, $this->value) && null !== $this->value[$key];
 
@@ -45,6 +55,23 @@ final readonly class Node
     public function isObject(): bool
     {
         return \is_array($this->value) && ([] === $this->value || !array_is_list($this->value));
+    }
+
+    public function isList(): bool
+    {
+        return \is_array($this->value) && array_is_list($this->value);
+    }
+
+    /** The text that stands here, or nothing; never a fault. */
+    public function text(): string
+    {
+        return \is_string($this->value) ? trim($this->value) : '';
+    }
+
+    /** What stands here, as JSON again. */
+    public function json(): string
+    {
+        return json_encode($this->value, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION | \JSON_UNESCAPED_UNICODE);
     }
 
     public function isNumber(): bool

@@ -12,6 +12,9 @@ final readonly class Contents
     /** ml per gram of water at 20 °C */
     private const WATER_ML = 1.002;
 
+    /** Grain that is hotter has been cooked and holds more water. */
+    private const COOKED_CELSIUS = 60.0;
+
     /**
      * @param array<string, float> $grams    by ingredient id, as put in
      * @param float                $waterOff grams of water that have left
@@ -96,11 +99,45 @@ final readonly class Contents
         return $water - $this->waterOff;
     }
 
+    /** Water that stays when it is drained: an ingredient's own, and what a grain or pulse has drunk, soaked or (while hot) cooked. */
+    public function heldWaterGrams(Larder $larder): float
+    {
+        $held = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $ingredient = $larder->get($id);
+            $drunk = $this->celsius < self::COOKED_CELSIUS ? $ingredient->soak : ($ingredient->cooked ?? $ingredient->soak);
+            $held += 'water' === $id ? 0.0 : $grams * ($ingredient->composition->water + ($drunk ?? 0.0));
+        }
+
+        return min($held, $this->waterGrams($larder));
+    }
+
+    public function fatGrams(Larder $larder): float
+    {
+        $fat = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $fat += $grams * $larder->get($id)->composition->fat;
+        }
+
+        return $fat;
+    }
+
     public function sugarGrams(Larder $larder): float
     {
         $sugar = 0.0;
         foreach ($this->grams as $id => $grams) {
             $sugar += $grams * $larder->get($id)->composition->sugar;
+        }
+
+        return $sugar;
+    }
+
+    /** Sugar that is not of milk, grain, nut or whole fruit: of sweeteners, honey, syrups and juice, composites included. */
+    public function addedSugarGrams(Larder $larder): float
+    {
+        $sugar = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $sugar += $grams * $larder->get($id)->addedSugarShare();
         }
 
         return $sugar;

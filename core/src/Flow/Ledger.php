@@ -11,6 +11,7 @@ use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Syrup\SugarRise;
+use FeastLadle\Vessel\FillLimits;
 
 /**
  * The ledger of contents: follows a recipe step by step at a given size, and says what enters, leaves and stands in each
@@ -18,6 +19,9 @@ use FeastLadle\Syrup\SugarRise;
  */
 final readonly class Ledger
 {
+    /** Of a reserve bowl about half goes in, until the log knows better. */
+    public const RESERVE_USED = 0.5;
+
     /** @param array<string, StepFlow> $flows by step id */
     private function __construct(public array $flows, private string $lastStep, public int $batches)
     {
@@ -31,34 +35,71 @@ final readonly class Ledger
             $times = $step->once ? $batches : 1;
             $taken = Contents::nothing();
             $bowls = [];
+            $bases = [];
+            $spare = 0.0;
+            $boilsOff = 0.0;
             foreach ($step->takes as $take) {
                 if (null !== $take->fromStep) {
                     $source = $flows[$take->fromStep];
                     $perBatch = $source->step->once === $step->once ? 1.0 : ($step->once ? (float) $batches : 1.0 / $batches);
-                    $taken = $taken->plus($source->gives->share($take->share * $perBatch), $larder);
+                    $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
+                } elseif (null !== $take->base) {
+                    $grams = $take->grams * $factor / $batches * $times;
+                    $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $roomCelsius, $boilingCelsius), $larder);
+                    if ($recipe->buys($take->base)) {
+                        $base = $recipe->bases[$take->base]->base;
+                        $bowls[] = new Bowl((string) $base?->bought, $grams * ($base->ratio ?? 1.0), $take->how);
+                    } else {
+                        $bases[$take->base] = ($bases[$take->base] ?? 0.0) + $grams;
+                    }
                 } elseif (null === $take->fatDepthMm && null !== $take->ingredient) {
-                    $grams = $take->grams * ($factor / $batches) ** $take->exponent * $times;
-                    $taken = $taken->plus(Contents::of($take->ingredient, $grams, $roomCelsius), $larder);
-                    $bowls[] = new Bowl($take->ingredient, $grams, $take->how);
+                    $grown = ($factor / $batches) ** $take->exponent * $times;
+                    $grams = ($take->grams - $take->boilsOff) * $grown + $take->boilsOff;
+                    $boilsOff += $take->boilsOff;
+                    $taken = $taken->plus(Contents::of($take->ingredient, $grams + self::RESERVE_USED * $take->reserve * $grown, $roomCelsius), $larder);
+                    $spare += (1 - self::RESERVE_USED) * $take->reserve * $grown * $larder->get($take->ingredient)->potMl;
+                    $bowls[] = new Bowl($take->ingredient, $grams, $take->how, $take->reserve * $grown, $take->grams, $take->exponent, $take->boilsOff);
                 }
             }
-            $flows[$step->id] = self::through($step, $taken, $bowls, $larder, $roomCelsius, $boilingCelsius);
+            $flows[$step->id] = self::through($step, $taken, $bowls, $bases, $spare, $boilsOff, $larder, $roomCelsius, $boilingCelsius);
         }
 
         return new self($flows, $recipe->lastStep, $batches);
     }
 
-    /** @param list<Bowl> $bowls */
-    private static function through(Step $step, Contents $taken, array $bowls, Larder $larder, float $room, float $boiling): StepFlow
+    /** Some of the output of a recipe that this one takes from, home-made or bought. */
+    private static function fromBase(Recipe $recipe, string $slug, float $grams, Larder $larder, float $room, float $boiling): Contents
+    {
+        $base = $recipe->bases[$slug];
+        if ($recipe->buys($slug) && null !== $base->base?->bought) {
+            return Contents::of($base->base->bought, $grams * $base->base->ratio, $room);
+        }
+        $made = self::follow($base, $larder, 1.0, 1, $room, $boiling)->flows[$base->lastStep]->gives;
+
+        return $made->share($grams / max(1e-9, $made->massGrams()))->withCelsius($room)->withPieces(0.0);
+    }
+
+    /**
+     * @param list<Bowl>           $bowls
+     * @param array<string, float> $bases
+     * @param float                $spareMl  what may come on top from reserve bowls
+     * @param float                $boilsOff grams of water that leave on this fire whatever the amount
+     */
+    private static function through(Step $step, Contents $taken, array $bowls, array $bases, float $spareMl, float $boilsOff, Larder $larder, float $room, float $boiling): StepFlow
     {
         $waterOff = max(0.0, min($taken->waterGrams($larder), match ($step->target->kind) {
-            TargetKind::VolumeTo => $taken->waterToVolumeShare($step->target->value, $larder),
+            TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare($step->target->volumeShare() ?? 1.0, $larder),
             TargetKind::WaterOff => $taken->massGrams() * $step->target->value,
             TargetKind::Stage => null === $step->target->stage ? 0.0 : $taken->waterGrams($larder) - SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->target->stage->aimRise()),
             default => 0.0,
         }));
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $taken->massGrams() * $step->leaving->waterShare));
-        $gives = $taken->withWaterOff($waterOff);
+        $waterOff = max($waterOff, min($taken->waterGrams($larder), $boilsOff));
+        $wasteShare = $step->leaving->waste;
+        $poured = Process::Drain === $step->process ? max(0.0, $taken->waterGrams($larder) - $taken->heldWaterGrams($larder)) : 0.0;
+        $gives = $taken->withWaterOff($waterOff + $poured);
+        $waste = $poured + $wasteShare * $gives->massGrams();
+        $gives = $gives->share(1 - $wasteShare);
         $drunk = 0.0;
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
@@ -74,13 +115,21 @@ final readonly class Ledger
         $end = match (true) {
             TargetKind::Celsius === $step->target->kind => $step->target->value,
             Flame::None !== $step->flame => $peak,
-            \in_array($step->process, [Process::Rest, Process::Set, Process::Soak, Process::Shape, Process::Cut, Process::Score], true) => $room,
+            $step->process->ends() => $room,
             default => $taken->celsius,
         };
         // During a fry only a load at a time is in the pan; the pot chooser adds fat and load.
-        $fullest = Process::DeepFry === $step->process ? 0.0 : $taken->hotVolumeMl($larder, max($peak, $taken->celsius));
+        $atATime = $step->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
+        $fullest = Process::DeepFry === $step->process ? 0.0 : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
+        $gives = $gives->withCelsius($end);
+        $outputs = [];
+        foreach ($step->outputs as $output) {
+            $part = $gives->share($output->share);
+            $outputs[$output->id] = null === $output->as ? $part : Contents::of($output->as, $part->massGrams(), $end);
+            $waste += $output->waste ? $part->massGrams() : 0.0;
+        }
 
-        return new StepFlow($step, $taken, $gives->withCelsius($end), $waterOff, $drunk, $fullest, $bowls);
+        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius));
     }
 
     private static function peakCelsius(Step $step, Contents $taken, float $boiling): float
@@ -92,7 +141,11 @@ final readonly class Ledger
             return $step->target->value;
         }
 
-        return \in_array($step->process, [Process::Roast, Process::Bloom, Process::FryGarnish], true) ? 140.0 : $boiling;
+        if (null !== $step->target->stage) {
+            return $boiling + $step->target->stage->aimRise();
+        }
+
+        return $step->process->browns() ? 140.0 : $boiling;
     }
 
     public function flow(string $step): StepFlow
@@ -117,8 +170,25 @@ final readonly class Ledger
         return $amount * ($this->flows[$this->lastStep]->step->once ? 1 : $this->batches);
     }
 
+    /**
+     * What it takes of other recipes, over all batches.
+     *
+     * @return array<string, float> grams by slug
+     */
+    public function bases(): array
+    {
+        $bases = [];
+        foreach ($this->flows as $flow) {
+            foreach ($flow->bases as $slug => $grams) {
+                $bases[$slug] = ($bases[$slug] ?? 0.0) + $grams * ($flow->step->once ? 1 : $this->batches);
+            }
+        }
+
+        return $bases;
+    }
+
     /** @return list<VesselRun> in flow order */
-    public function runs(): array
+    public function runs(FillLimits $limits = new FillLimits()): array
     {
         /** @var array<string, non-empty-list<StepFlow>> $chains */
         $chains = [];
@@ -133,6 +203,6 @@ final readonly class Ledger
             $chains[$first][] = $flow;
         }
 
-        return array_values(array_map(VesselRun::of(...), $chains));
+        return array_values(array_map(static fn (array $flows): VesselRun => VesselRun::of($flows, $limits), $chains));
     }
 }

@@ -10,12 +10,15 @@ use FeastLadle\Recipe\Step;
 final readonly class StepFlow
 {
     /**
-     * @param Contents   $taken     all that enters, before anything leaves
-     * @param Contents   $gives     what is there at the end
-     * @param float      $waterOff  grams of water that leave in the step
-     * @param float      $fatDrunk  grams of frying fat that the pieces take up
-     * @param float      $fullestMl the most that stands in the vessel, hot; frying fat not counted
-     * @param list<Bowl> $bowls     ingredients in the order they enter; frying fat not counted
+     * @param Contents                $taken     all that enters, before anything leaves
+     * @param Contents                $gives     what is there at the end
+     * @param float                   $waterOff  grams of water that leave in the step
+     * @param float                   $fatDrunk  grams of frying fat that the pieces take up
+     * @param float                   $fullestMl the most that stands in the vessel, hot; frying fat not counted
+     * @param list<Bowl>              $bowls     ingredients in the order they enter; frying fat not counted
+     * @param array<string, Contents> $outputs   by id, when it gives several things; waste included
+     * @param array<string, float>    $bases     grams taken of other recipes, by slug
+     * @param float                   $waste     grams cut, strained or poured away
      */
     public function __construct(
         public Step $step,
@@ -25,6 +28,16 @@ final readonly class StepFlow
         public float $fatDrunk,
         public float $fullestMl,
         public array $bowls,
+        public array $outputs = [],
+        public array $bases = [],
+        public float $waste = 0.0,
+        public float $peakCelsius = 20.0,
     ) {
+    }
+
+    /** What a later step finds here: all of it, or one output. */
+    public function given(?string $output): Contents
+    {
+        return null === $output ? $this->gives : ($this->outputs[$output] ?? Contents::nothing());
     }
 }

@@ -8,6 +8,7 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Vessel\FillLimit;
+use FeastLadle\Vessel\FillLimits;
 use FeastLadle\Vessel\VesselKind;
 
 /** A chain of steps in one vessel, with its fullest moment: the step at which it needs the largest vessel. */
@@ -24,16 +25,17 @@ final readonly class VesselRun
         public StepFlow $fullest,
         public FillLimit $limit,
         public float $needBrimMl,
+        public float $limitShare,
     ) {
     }
 
     /** @param non-empty-list<StepFlow> $flows */
-    public static function of(array $flows): self
+    public static function of(array $flows, FillLimits $limits = new FillLimits()): self
     {
         $fullest = $flows[0];
         $most = -1.0;
         foreach ($flows as $flow) {
-            $brim = $flow->fullestMl / $flow->step->process->fillLimit()->share();
+            $brim = $flow->fullestMl / $limits->share($flow->step->process->fillLimit());
             if ($brim > $most) {
                 $most = $brim;
                 $fullest = $flow;
@@ -41,7 +43,7 @@ final readonly class VesselRun
         }
         $kind = $flows[0]->step->vessel->kind ?? VesselKind::Bowl;
 
-        return new self($flows[0]->step->id, $kind, $flows, $fullest, $fullest->step->process->fillLimit(), $most);
+        return new self($flows[0]->step->id, $kind, $flows, $fullest, $fullest->step->process->fillLimit(), $most, $limits->share($fullest->step->process->fillLimit()));
     }
 
     public function isHeated(): bool
@@ -58,6 +60,18 @@ final readonly class VesselRun
     public function isOnce(): bool
     {
         return $this->flows[0]->step->once;
+    }
+
+    /** Whether more is in it than cooks put into one vessel, whatever it holds. */
+    public function isTooMuch(): bool
+    {
+        foreach ($this->flows as $flow) {
+            if (null !== $flow->step->vessel?->mostGrams && $flow->taken->massGrams() > $flow->step->vessel->mostGrams + 1e-6) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The step that fries in this vessel, if any. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Larder;
 
-/** Shares of an ingredient by mass; what remains is starch, protein and fibre. */
+/** Shares of an ingredient by mass; what remains is protein and fibre (and starch, where it is not told). */
 final readonly class Composition
 {
-    public function __construct(public float $water, public float $sugar, public float $fat)
+    public function __construct(public float $water, public float $sugar, public float $fat, public float $starch = 0.0)
     {
     }
 

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace FeastLadle\Larder;
 
 /** The ingredients a kitchen knows, by id. */
-final readonly class Larder
+final class Larder
 {
+    /** @var array<string, list<array{string, string}>>|null by id: names in plain spelling, and as they are written; made when first asked */
+    private ?array $spellings = null;
+
     /** @param array<string, Ingredient> $ingredients */
-    public function __construct(private array $ingredients)
+    public function __construct(private readonly array $ingredients)
     {
     }
 
@@ -39,8 +42,7 @@ final readonly class Larder
         foreach ($this->ingredients as $ingredient) {
             $best = 4;
             $by = '';
-            foreach ([$ingredient->name, $ingredient->id, ...$ingredient->names] as $name) {
-                $plain = self::plain($name);
+            foreach ($this->spellings()[$ingredient->id] as [$plain, $name]) {
                 $rank = match (true) {
                     $plain === $wanted => 1,
                     str_starts_with($plain, $wanted) => 2,
@@ -58,6 +60,12 @@ final readonly class Larder
         usort($found, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
 
         return array_column($found, 2);
+    }
+
+    /** @return array<string, list<array{string, string}>> */
+    private function spellings(): array
+    {
+        return $this->spellings ??= array_map(static fn (Ingredient $i): array => array_map(static fn (string $name): array => [self::plain($name), $name], [$i->name, $i->id, ...$i->names]), $this->ingredients);
     }
 
     /** Lower case, hyphens and doubled letters evened out, so that "Suji" finds "sooji" and "khoa" finds "khoya". */

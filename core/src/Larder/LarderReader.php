@@ -26,6 +26,13 @@ final class LarderReader
             }
             $ingredients[$ingredient->id] = $ingredient;
         }
+        foreach ($root->at('ingredients')->items(2000) as $node) {
+            foreach ($node->at('substitutes')->items(6) as $substitute) {
+                if (!isset($ingredients[$substitute->at('use')->text()])) {
+                    $substitute->at('use')->fault('The larder holds no "{id}".', ['id' => $substitute->at('use')->text()]);
+                }
+            }
+        }
         $faults->throwIfAny('larder');
 
         return new Larder($ingredients);
@@ -33,10 +40,10 @@ final class LarderReader
 
     private function ingredient(Node $node): Ingredient
     {
-        $node->onlyKeys(['id', 'name', 'density', 'potMl', 'water', 'sugar', 'fat', 'allergens', 'pack', 'each', 'counter', 'names', 'diet', 'small', 'unlike', 'soak', 'cooked']);
-        $composition = new Composition($node->at('water')->number(0, 1, 0.0), $node->at('sugar')->number(0, 1, 0.0), $node->at('fat')->number(0, 1, 0.0));
-        if ($composition->water + $composition->sugar + $composition->fat > 1.0001) {
-            $node->fault('Water, sugar and fat add up to more than the whole.');
+        $node->onlyKeys(['id', 'name', 'density', 'potMl', 'water', 'sugar', 'fat', 'allergens', 'pack', 'each', 'counter', 'names', 'diet', 'small', 'unlike', 'soak', 'cooked', 'starch', 'forms', 'yields', 'season', 'leadDays', 'substitutes', 'mostCelsius', 'own', 'addedSugar', 'from']);
+        $composition = new Composition($node->at('water')->number(0, 1, 0.0), $node->at('sugar')->number(0, 1, 0.0), $node->at('fat')->number(0, 1, 0.0), $node->at('starch')->number(0, 1, 0.0));
+        if ($composition->water + $composition->sugar + $composition->fat + $composition->starch > 1.0001) {
+            $node->fault('Water, sugar, fat and starch add up to more than the whole.');
         }
         $pack = $node->at('pack');
         $pack->object(['name', 'grams', 'loose']);
@@ -57,7 +64,23 @@ final class LarderReader
             array_map($this->likeness(...), $node->at('unlike')->items(10)),
             $node->has('soak') ? $node->at('soak')->number(0, 10) : null,
             $node->has('cooked') ? $node->at('cooked')->number(0, 20) : null,
+            array_map(static fn (Node $n): float => $n->number(0.02, 3), $node->at('forms')->fields(8)),
+            array_map(static fn (Node $n): float => $n->number(0.02, 1), $node->at('yields')->fields(8)),
+            array_map(static fn (Node $n): int => $n->int(1, 12), $node->at('season')->items(12)),
+            $node->at('leadDays')->int(0, 60, 0),
+            array_map($this->substitute(...), $node->at('substitutes')->items(6)),
+            $node->has('mostCelsius') ? $node->at('mostCelsius')->number(20, 200) : null,
+            $node->at('own')->bool(false),
+            $node->has('addedSugar') ? $node->at('addedSugar')->number(0, 1) : null,
+            $node->at('from')->enum(BuyingPlace::class, BuyingPlace::Grocer),
         );
+    }
+
+    private function substitute(Node $node): Substitute
+    {
+        $node->object(['without', 'use', 'ratio', 'caution']);
+
+        return new Substitute($node->at('without')->enum(Without::class), $node->at('use')->id(), $node->at('ratio')->number(0.05, 20, 1.0), $node->at('caution')->string('', 300));
     }
 
     private function likeness(Node $node): Likeness

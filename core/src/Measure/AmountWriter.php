@@ -12,9 +12,10 @@ final readonly class AmountWriter
     private const FRACTIONS = [0 => '', 1 => '¼', 2 => '½', 3 => '¾'];
     private Rounding $rounding;
 
-    public function __construct(private float $cupMl, float $scaleStepGrams)
+    /** @param list<Scale> $scales */
+    public function __construct(private float $cupMl, float $scaleStepGrams, array $scales = [])
     {
-        $this->rounding = new Rounding($scaleStepGrams);
+        $this->rounding = new Rounding($scaleStepGrams, $scales);
     }
 
     /** What is measured for this many grams, in grams: the amount that the cards and the stores agree on. */

@@ -16,8 +16,27 @@ final readonly class Rounding
     /** A step of at most this share of the amount keeps any ratio of two amounts within 2 %. */
     private const STEP_SHARE = 0.02;
 
-    public function __construct(private float $scaleStepGrams)
+    /**
+     * @param float       $scaleStepGrams of the one scale there is, where no others are told
+     * @param list<Scale> $scales
+     */
+    public function __construct(private float $scaleStepGrams, private array $scales = [])
     {
+    }
+
+    /** Step of the finest scale that carries so much; the strongest one takes what is too heavy for all, in goes. */
+    public function scaleStep(float $grams): float
+    {
+        $best = null;
+        foreach ($this->scales as $scale) {
+            $carries = $scale->mostGrams >= $grams;
+            $bestCarries = null !== $best && $best->mostGrams >= $grams;
+            if (null === $best || ($carries && (!$bestCarries || $scale->stepGrams < $best->stepGrams)) || (!$carries && !$bestCarries && $scale->mostGrams > $best->mostGrams)) {
+                $best = $scale;
+            }
+        }
+
+        return $best->stepGrams ?? $this->scaleStepGrams;
     }
 
     public function grams(float $grams): float
@@ -30,14 +49,14 @@ final readonly class Rounding
     /** A scale shows an amount honestly when its step is at most a tenth of it; below that, spoons serve better. */
     public function isWeighable(float $grams): bool
     {
-        return $this->scaleStepGrams <= $grams / 10 + 1e-9;
+        return $this->scaleStep($grams) <= $grams / 10 + 1e-9;
     }
 
     private function step(float $grams): float
     {
-        $step = $this->scaleStepGrams;
+        $step = $finest = $this->scaleStep($grams);
         foreach (self::STEPS as $candidate) {
-            $ratio = $candidate / $this->scaleStepGrams;
+            $ratio = $candidate / $finest;
             if ($candidate > $step && $candidate <= self::STEP_SHARE * $grams && abs($ratio - round($ratio)) < 1e-9) {
                 $step = $candidate;
             }

@@ -18,16 +18,25 @@ final readonly class Demand
         public float $forOffering,
         public float $spareShare,
         public float $total,
+        public float $forBoxes = 0.0,
     ) {
     }
 
+    /** A given amount, in the portion's way of counting: a base that dishes take from. */
+    public static function exactly(Portion $portion, float $amount): self
+    {
+        $amount = $portion->countsPieces ? ceil($amount - 1e-9) : $amount;
+
+        return new self($portion, 1.0, 0, 0.0, $amount, 0.0, 0.0, $amount);
+    }
+
     /**
-     * need = Σ groups (guests × appetite × uptake × portion) + offering bowls + spare on what guests eat.
+     * need = Σ groups (guests × appetite × uptake × portion) + offering bowls + what boxes hold + spare on what guests eat.
      * Pieces go up to whole for each group, and once more on the sum with the spare.
      *
      * @param non-empty-list<Group> $groups
      */
-    public static function of(Portion $portion, array $groups, float $uptake, int $bowls): self
+    public static function of(Portion $portion, array $groups, float $uptake, int $bowls, float $boxes = 0.0): self
     {
         $eaten = 0.0;
         $guests = 0;
@@ -40,8 +49,8 @@ final readonly class Demand
         }
         $spare = Spare::share($uptake, max(1, $guests));
         $offering = $bowls * ($portion->countsPieces ? ceil($portion->amount - 1e-9) : $portion->amount);
-        $total = $eaten * (1 + $spare) + $offering;
+        $total = $eaten * (1 + $spare) + $offering + $boxes;
 
-        return new self($portion, $uptake, $guests, $grownUps, $eaten, $offering, $spare, $portion->countsPieces ? ceil($total - 1e-9) : $total);
+        return new self($portion, $uptake, $guests, $grownUps, $eaten, $offering, $spare, $portion->countsPieces ? ceil($total - 1e-9) : $total, $boxes);
     }
 }

@@ -21,20 +21,23 @@ final class FlowCheck
         $before = [];
         foreach ($steps as $id => $step) {
             $before[$id] = [];
-            foreach ($step->takes as $i => $take) {
+            foreach ($step->takes as $take) {
                 if (null === $take->fromStep) {
                     continue;
                 }
+                $place = $nodes[$id]->at('takes')->at($take->place);
                 if (!isset($steps[$take->fromStep])) {
-                    $nodes[$id]->at('takes')->at($i)->at('from')->fault('There is no step "{id}".', ['id' => $take->fromStep]);
+                    $place->at('from')->fault('There is no step "{id}".', ['id' => $take->fromStep]);
                     continue;
                 }
                 $before[$id][] = $take->fromStep;
-                $taken[$take->fromStep] = ($taken[$take->fromStep] ?? 0.0) + $take->share;
+                if ($this->isOutput($take, $steps[$take->fromStep], $place)) {
+                    $taken[(string) $take->sourceKey()] = ($taken[(string) $take->sourceKey()] ?? 0.0) + $take->share;
+                }
             }
-            foreach ($step->ties as $i => $tie) {
+            foreach ($step->ties as $tie) {
                 if (!isset($steps[$tie->after])) {
-                    $nodes[$id]->at('ties')->at($i)->at('after')->fault('There is no step "{id}".', ['id' => $tie->after]);
+                    $nodes[$id]->at('ties')->at($tie->place)->at('after')->fault('There is no step "{id}".', ['id' => $tie->after]);
                     continue;
                 }
                 $before[$id][] = $tie->after;
@@ -45,19 +48,71 @@ final class FlowCheck
             }
         }
         foreach ($steps as $id => $step) {
-            $share = $taken[$id] ?? 0.0;
-            if ($share > 1.0001) {
-                $nodes[$id]->fault('Of what this step gives, {percent} % are taken by later steps.', ['percent' => round(100 * $share, 1)]);
-            }
-            if ($id !== $result && $share < 0.9999) {
-                $nodes[$id]->fault(0.0 === $share ? 'Nothing takes what this step gives.' : 'Of what this step gives, only {percent} % are taken by later steps.', ['percent' => round(100 * $share, 1)]);
-            }
-            if ($id === $result && $share > 0.0) {
-                $nodes[$id]->fault('This step gives the dish; no other step may take from it.');
+            foreach ($this->keys($step) as $name => $key) {
+                $this->checkShare($taken[$key] ?? 0.0, $id === $result, $name, $nodes[$id]);
             }
         }
 
         return $this->sorted($steps, $before, $nodes);
+    }
+
+    /** Whether a bowl names what the step really gives. */
+    private function isOutput(Take $take, Step $source, Node $place): bool
+    {
+        if (null === $take->output) {
+            if ([] !== $source->outputs) {
+                $place->at('from')->fault('"{id}" gives several things; say which "output": {known}.', ['id' => $source->id, 'known' => implode(', ', array_keys($source->outputs))]);
+            }
+
+            return [] === $source->outputs;
+        }
+        $output = $source->outputs[$take->output] ?? null;
+        if (null === $output) {
+            $place->at('output')->fault('"{id}" has no output "{output}".', ['id' => $source->id, 'output' => $take->output]);
+        } elseif ($output->waste) {
+            $place->at('output')->fault('"{output}" is waste; nothing can take it.', ['output' => $take->output]);
+        }
+
+        return null !== $output && !$output->waste;
+    }
+
+    /** @return array<string, string> what a step gives and somebody must take: its name, and its key */
+    private function keys(Step $step): array
+    {
+        if ([] === $step->outputs) {
+            return ['' => $step->id];
+        }
+        $keys = [];
+        foreach ($step->outputs as $output) {
+            if (!$output->waste) {
+                $keys[$output->id] = Output::key($step->id, $output->id);
+            }
+        }
+
+        return $keys;
+    }
+
+    private function checkShare(float $share, bool $isResult, string $output, Node $node): void
+    {
+        $place = '' === $output ? $node : $node->at('outputs');
+        if ($isResult) {
+            if ($share > 0.0) {
+                $place->fault('This step gives the dish; no other step may take from it.');
+            }
+            if ('' !== $output) {
+                $place->fault('This step gives the dish, which is one thing; let another step divide it.');
+            }
+
+            return;
+        }
+        $of = '' === $output ? 'what this step gives' : '"'.$output.'"';
+        $percent = ['of' => $of, 'percent' => round(100 * $share, 1)];
+        match (true) {
+            $share > 1.0011 => $place->fault('Of {of}, {percent} % are taken by later steps.', $percent),
+            0.0 === $share => $place->fault('Nothing takes {of}.', $percent),
+            $share < 0.9989 => $place->fault('Of {of}, only {percent} % are taken by later steps.', $percent),
+            default => null,
+        };
     }
 
     /** @param array<string, Step> $steps */

@@ -12,22 +12,35 @@ enum Process: string
 {
     case Prepare = 'prepare';
     case Soak = 'soak';
+    case Drain = 'drain';
+    case Rinse = 'rinse';
     case Sieve = 'sieve';
     case Grind = 'grind';
     case Mash = 'mash';
+    case Press = 'press';
+    case Strain = 'strain';
     case Knead = 'knead';
     case Rest = 'rest';
+    case Dry = 'dry';
     case Roast = 'roast';
+    case Parch = 'parch';
     case Bloom = 'bloom';
+    case Infuse = 'infuse';
     case FryGarnish = 'fry-garnish';
     case Boil = 'boil';
     case Simmer = 'simmer';
     case Reduce = 'reduce';
     case Syrup = 'syrup';
+    case Pressure = 'pressure';
+    case Steam = 'steam';
     case DeepFry = 'deep-fry';
+    case Griddle = 'griddle';
+    case Dunk = 'dunk';
     case Steep = 'steep';
     case Merge = 'merge';
+    case HotFat = 'hot-fat';
     case StirToBall = 'stir-to-ball';
+    case Test = 'test';
     case Cool = 'cool';
     case MixIn = 'mix-in';
     case Chill = 'chill';
@@ -35,17 +48,22 @@ enum Process: string
     case Set = 'set';
     case Score = 'score';
     case Cut = 'cut';
+    case Part = 'part';
+    case TurnOut = 'turn-out';
     case Garnish = 'garnish';
+    case Portion = 'portion';
     case DishUp = 'dish-up';
 
     public function fillLimit(): FillLimit
     {
         return match ($this) {
             self::Syrup => FillLimit::Syrup,
-            self::Boil, self::Simmer, self::Reduce => FillLimit::MilkOrStarchBoil,
-            self::Roast, self::StirToBall, self::Knead, self::Mash => FillLimit::StiffStirred,
+            self::Boil, self::Simmer, self::Reduce, self::Infuse => FillLimit::MilkOrStarchBoil,
+            self::Roast, self::Parch, self::StirToBall, self::Knead, self::Mash => FillLimit::StiffStirred,
             self::DeepFry => FillLimit::DeepFat,
             self::Merge => FillLimit::HotOntoHot,
+            self::HotFat => FillLimit::FrothingFat,
+            self::Pressure => FillLimit::Pressure,
             self::Soak => FillLimit::Soaking,
             default => FillLimit::Rest,
         };
@@ -56,25 +74,34 @@ enum Process: string
         return match ($this) {
             self::Boil, self::Reduce => HeatCap::Milk,
             self::Simmer => HeatCap::ThinPudding,
-            self::Roast, self::Bloom => HeatCap::Roast,
+            self::Roast, self::Parch, self::Bloom, self::Griddle => HeatCap::Roast,
             self::FryGarnish, self::DeepFry => HeatCap::Syrup,
             self::Syrup => HeatCap::Syrup,
-            self::Merge, self::StirToBall => HeatCap::ThickPudding,
+            self::Merge, self::HotFat, self::StirToBall => HeatCap::ThickPudding,
             default => HeatCap::Water,
         };
     }
 
-    /** The caution that belongs to the process itself, or null. */
-    public function caution(): ?string
+    /** K by which a pan stands above what is in it, a kitchen estimate; null where it does not matter that it goes on. */
+    public function panExcessK(): ?float
     {
         return match ($this) {
-            self::Syrup => 'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.',
-            self::DeepFry, self::FryGarnish => 'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
-            self::Merge => 'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.',
-            self::Reduce, self::Boil => 'Milk climbs fast. Leave headroom and do not turn away once it simmers.',
-            self::StirToBall => 'The thick mass spits. Cover the arm, use a long spoon.',
-            self::Cool, self::Chill => 'Milk and starch must not stand lukewarm: through 60 to 21 °C within two hours, cold within four more. Local food rules come first.',
+            self::Roast, self::Parch => 50.0,
+            self::StirToBall, self::HotFat => 30.0,
+            self::Syrup, self::Reduce => 10.0,
             default => null,
         };
+    }
+
+    /** Whether its contents get hotter than boiling water. */
+    public function browns(): bool
+    {
+        return \in_array($this, [self::Roast, self::Parch, self::Bloom, self::FryGarnish, self::DeepFry, self::Griddle], true);
+    }
+
+    /** Whether what is done is work of knife, hand or tool, after which things are as warm as the room. */
+    public function ends(): bool
+    {
+        return \in_array($this, [self::Rest, self::Dry, self::Set, self::Soak, self::Rinse, self::Shape, self::Cut, self::Part, self::Score, self::Sieve], true);
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-/** A recipe as a flow of steps, in an order in which every step stands after those it takes from. */
+use FeastLadle\Ways\Way;
+
+/** A recipe as a flow of steps, in an order in which every step stands after those it takes from, read by one way of its schools and dials. */
 final readonly class Recipe
 {
     /**
@@ -12,6 +14,10 @@ final readonly class Recipe
      * @param string              $lastStep    the one whose output is the dish
      * @param Portion             $portion     a usual portion for a grown-up
      * @param int                 $keepMinutes how long the finished dish may wait for its guests
+     * @param string              $origin      whose way it is
+     * @param array<string, self> $bases       recipes it takes from, by slug
+     * @param Base|null           $base        set when others take from it
+     * @param list<Swap>          $swaps       what was replaced for a guest who does without
      */
     public function __construct(
         public string $slug,
@@ -22,11 +28,28 @@ final readonly class Recipe
         public int $keepMinutes,
         public array $steps,
         public string $lastStep,
+        public Way $way,
+        public string $origin = '',
+        public array $bases = [],
+        public ?Base $base = null,
+        public array $swaps = [],
+        public EatingWay $eaten = EatingWay::Spooned,
     ) {
     }
 
     public function step(string $id): Step
     {
         return $this->steps[$id] ?? throw new \OutOfBoundsException(\sprintf('The recipe "%s" has no step "%s".', $this->slug, $id));
+    }
+
+    public function last(): Step
+    {
+        return $this->step($this->lastStep);
+    }
+
+    /** Whether a base that it takes is bought, not made. */
+    public function buys(string $base): bool
+    {
+        return \in_array($base, $this->way->choices->bought, true) && null !== $this->bases[$base]->base?->bought;
     }
 }

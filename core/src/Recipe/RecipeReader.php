@@ -9,6 +9,8 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Ways\Choices;
+use FeastLadle\Ways\WaysReader;
 
 /** The one reader of recipe documents. It reports every fault with its JSON pointer, or gives a recipe that hangs together. */
 final readonly class RecipeReader
@@ -17,59 +19,165 @@ final readonly class RecipeReader
     public const VERSION = 1;
     public const MOST_STEPS = 200;
 
+    private const KEYS = ['format', 'version', 'slug', 'name', 'summary', 'origin', 'serving', 'portion', 'schools', 'excludes', 'dials', 'base', 'steps', 'result'];
+
     public function __construct(private Larder $larder)
     {
     }
 
-    /** @throws FaultyDocument */
-    public function read(string $json): Recipe
+    /**
+     * Reads it by one way of its schools and dials.
+     *
+     * @param Choices|null     $choices null: as written
+     * @param RecipeShelf|null $bases   where recipes that it takes from are found
+     *
+     * @throws FaultyDocument
+     */
+    public function read(string $json, ?Choices $choices = null, ?RecipeShelf $bases = null): Recipe
     {
         $faults = new Faults();
 
-        return $this->fromNode(JsonText::decode($json, 'recipe', $faults), $faults);
+        return $this->fromNode(JsonText::decode($json, 'recipe', $faults), $faults, $choices, $bases);
+    }
+
+    /**
+     * Reads it by every combination of schools that it allows; a fault in any of them is a fault of the document.
+     *
+     * @return non-empty-list<Recipe> as written first
+     *
+     * @throws FaultyDocument
+     */
+    public function readEvery(string $json, ?RecipeShelf $bases = null): array
+    {
+        $faults = new Faults();
+        $root = JsonText::decode($json, 'recipe', $faults);
+        $written = $this->fromNode($root, $faults, null, $bases);
+        $recipes = [$written];
+        $combinations = WaysReader::combinations($written->way);
+        if (\count($combinations) > WaysReader::MOST_COMBINATIONS) {
+            $root->at('schools')->fault('The schools combine to more than {limit} recipes. Say with "when" which questions arise only under others.', ['limit' => WaysReader::MOST_COMBINATIONS]);
+            $faults->throwIfAny('recipe');
+        }
+        foreach ($combinations as $options) {
+            if ($options !== $written->way->options) {
+                $recipes[] = $this->one($root, $faults, new Choices($options), $bases);
+            }
+        }
+        $faults->throwIfAny('recipe');
+
+        return $recipes;
     }
 
     /** @throws FaultyDocument */
-    public function fromNode(Node $root, Faults $faults): Recipe
+    public function fromNode(Node $root, Faults $faults, ?Choices $choices = null, ?RecipeShelf $bases = null): Recipe
     {
-        $root->onlyKeys(['format', 'version', 'slug', 'name', 'summary', 'serving', 'portion', 'steps', 'result']);
+        $recipe = $this->one($root, $faults, $choices ?? Choices::asWritten(), $bases ?? new NoShelf());
+        $faults->throwIfAny('recipe');
+
+        return $recipe;
+    }
+
+    private function one(Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf): Recipe
+    {
+        $root->onlyKeys(self::KEYS);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
         $root->at('version')->int(self::VERSION, self::VERSION);
         $slug = $root->at('slug')->id();
-        $name = $root->at('name')->string();
-        $summary = $root->at('summary')->string('', 500);
+        $way = (new WaysReader())->read($root, $choices);
+        $excluded = $way->excludedBy();
+        if (null !== $excluded) {
+            $root->at('schools')->fault('These ways do not go together: {why}', ['why' => $excluded->why]);
+        }
         $serving = $root->at('serving');
-        $serving->object(['way', 'keepMinutes']);
-        $way = $serving->at('way')->enum(ServingWay::class);
-        $keep = $serving->at('keepMinutes')->int(0, 100000);
-        $portion = $root->at('portion');
-        $portion->object(['grams', 'pieces', 'pieceName']);
-        $usual = $portion->has('pieces')
-            ? Portion::pieces($portion->at('pieces')->number(0.1, 100), $portion->at('pieceName')->string('piece', 30))
-            : Portion::grams($portion->at('grams')->number(1, 2000));
-
+        $serving->object(['way', 'keepMinutes', 'eaten']);
+        $portion = $this->portion($root->at('portion'));
+        $swaps = new Swaps($this->larder, $choices->without);
+        $reader = new StepReader($this->larder, $way, $swaps);
         $steps = [];
         $nodes = [];
         foreach ($root->at('steps')->items(self::MOST_STEPS, 1) as $node) {
-            $step = (new StepReader($this->larder))->step($node);
+            if (!$way->holds($node)) {
+                continue;
+            }
+            $step = $reader->step($node);
             if (isset($steps[$step->id])) {
                 $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $step->id]);
             }
             $steps[$step->id] = $step;
-            $nodes[$step->id] = $node;
+            $nodes[$step->id] = $way->varied($node);
         }
         $result = $root->at('result')->string();
         if (!isset($steps[$result])) {
             $root->at('result')->fault('There is no step "{id}".', ['id' => $result]);
         }
-        if ($portion->has('pieces') && [] !== $steps && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->pieces)) {
-            $portion->at('pieces')->fault('The dish is counted in pieces, but no step makes any.');
+        if ($portion->countsPieces && [] !== $steps && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->pieces)) {
+            $root->at('portion')->at('pieces')->fault('The dish is counted in pieces, but no step makes any.');
         }
+        $bases = $this->bases($steps, $nodes, $shelf ?? new NoShelf(), $slug, $choices);
         $ordered = (new FlowCheck())->order($steps, $nodes, $result);
-        $faults->throwIfAny('recipe');
 
-        return new Recipe($slug, $name, $summary, $way, $usual, $keep, $ordered, $result);
+        return new Recipe(
+            $slug, $root->at('name')->string(), $root->at('summary')->string('', 500), $serving->at('way')->enum(ServingWay::class), $portion, $serving->at('keepMinutes')->int(0, 100000),
+            $ordered, $result, $way, $root->at('origin')->string('', 300), $bases, $this->base($root->at('base')), $swaps->made(), $serving->at('eaten')->enum(EatingWay::class, EatingWay::Spooned),
+        );
+    }
+
+    private function portion(Node $node): Portion
+    {
+        $node->object(['grams', 'pieces', 'pieceName']);
+
+        return $node->has('pieces')
+            ? Portion::pieces($node->at('pieces')->number(0.1, 100), $node->at('pieceName')->string('piece', 30))
+            : Portion::grams($node->at('grams')->number(1, 2000));
+    }
+
+    /**
+     * @param array<string, Step> $steps
+     * @param array<string, Node> $nodes
+     *
+     * @return array<string, Recipe>
+     */
+    private function bases(array $steps, array $nodes, RecipeShelf $shelf, string $slug, Choices $choices): array
+    {
+        $bases = [];
+        foreach ($steps as $id => $step) {
+            foreach ($step->takes as $take) {
+                if (null === $take->base || isset($bases[$take->base])) {
+                    continue;
+                }
+                $place = $nodes[$id]->at('takes')->at($take->place)->at('base');
+                // What a guest does without holds for the bases too.
+                $base = $take->base === $slug ? null : $shelf->find($take->base, null, new Choices(without: $choices->without));
+                if (null === $base) {
+                    $place->fault('The book holds no recipe "{slug}" to take from.', ['slug' => $take->base]);
+                } elseif (null === $base->base) {
+                    $place->fault('"{name}" is a dish of its own, not a base that others take from.', ['name' => $base->name]);
+                } else {
+                    $bases[$take->base] = $base;
+                }
+            }
+        }
+
+        return $bases;
+    }
+
+    private function base(Node $node): ?Base
+    {
+        if (!$node->exists()) {
+            return null;
+        }
+        $node->object(['strength', 'bought', 'ratio', 'label', 'pricePerKg']);
+        $bought = $node->has('bought') ? $node->at('bought')->id() : null;
+        if (null !== $bought && '' !== $bought && !$this->larder->knows($bought)) {
+            $node->at('bought')->fault('The larder holds no "{id}".', ['id' => $bought]);
+        }
+
+        return new Base(
+            $node->at('strength')->string('', 100), $bought, $node->at('ratio')->number(0.05, 20, 1.0),
+            array_map(static fn (Node $n): string => $n->string(null, 40), $node->at('label')->items(20)), $node->has('label'),
+            $node->has('pricePerKg') ? $node->at('pricePerKg')->number(0, 1_000_000) : null,
+        );
     }
 }

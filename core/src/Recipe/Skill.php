@@ -11,9 +11,20 @@ enum Skill: string
     case Cook = 'cook';
     /** Any pair of grown-up hands. */
     case AnyHands = 'any';
+    /** Peeling, rolling, garnishing; never by fat, syrup or flame. */
+    case Child = 'child';
 
     public function suffices(self $wanted): bool
     {
-        return self::Cook === $this || self::AnyHands === $wanted;
+        return $this->rank() >= $wanted->rank();
+    }
+
+    private function rank(): int
+    {
+        return match ($this) {
+            self::Cook => 3,
+            self::AnyHands => 2,
+            self::Child => 1,
+        };
     }
 }

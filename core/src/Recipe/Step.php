@@ -10,10 +10,13 @@ use FeastLadle\Heat\Flame;
 final readonly class Step
 {
     /**
-     * @param list<Take> $takes in the order in which they enter
-     * @param list<Cue>  $cues
-     * @param list<Tie>  $ties
-     * @param bool       $once  done once for the whole dish, however many batches it is cooked in
+     * @param list<Take>            $takes   in the order in which they enter
+     * @param list<Cue>             $cues
+     * @param list<Tie>             $ties
+     * @param bool                  $once    done once for the whole dish, however many batches it is cooked in
+     * @param array<string, Output> $outputs by id; empty when it gives one thing
+     * @param list<Mark>            $marks   what is to be done inside it
+     * @param bool                  $may     it can be dropped when there is no time
      */
     public function __construct(
         public string $id,
@@ -32,19 +35,40 @@ final readonly class Step
         public array $ties,
         public ?Keeping $keeping,
         public bool $once,
+        public array $outputs = [],
+        public array $marks = [],
+        public bool $may = false,
     ) {
     }
 
-    /** @return list<string> ids of the steps whose output this one takes */
+    /** @return list<string> ids of the steps whose output this one takes, each once */
     public function sources(): array
     {
         $sources = [];
         foreach ($this->takes as $take) {
-            if (null !== $take->fromStep) {
+            if (null !== $take->fromStep && !\in_array($take->fromStep, $sources, true)) {
                 $sources[] = $take->fromStep;
             }
         }
 
         return $sources;
+    }
+
+    /** @return list<string> slugs of the bases it takes */
+    public function bases(): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (Take $t): ?string => $t->base, $this->takes))));
+    }
+
+    /** The fat a deep-fry stands in, or null. */
+    public function fryingFat(): ?Take
+    {
+        foreach ($this->takes as $take) {
+            if (null !== $take->fatDepthMm) {
+                return $take;
+            }
+        }
+
+        return null;
     }
 }

@@ -9,19 +9,26 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Syrup\Stage;
 use FeastLadle\Vessel\VesselKind;
+use FeastLadle\Ways\Lever;
+use FeastLadle\Ways\Way;
 
 /** Reads one step of a recipe document. References to other steps are checked by FlowCheck. */
 final readonly class StepReader
 {
-    private const KEYS = ['id', 'process', 'title', 'say', 'takes', 'vessel', 'flame', 'time', 'attention', 'target', 'leaving', 'pieces', 'cues', 'ties', 'keeping', 'once'];
+    private const KEYS = ['id', 'process', 'title', 'say', 'takes', 'vessel', 'flame', 'time', 'attention', 'target', 'leaving', 'outputs', 'pieces', 'marks', 'cues', 'ties', 'keeping', 'once', 'may', 'when', 'variants'];
 
-    public function __construct(private Larder $larder)
+    public function __construct(private Larder $larder, private Way $way, private Swaps $swaps)
     {
     }
 
     public function step(Node $node): Step
     {
         $node->object(self::KEYS);
+        foreach ($node->at('variants')->items(20) as $variant) {
+            $variant->object(array_values(array_diff(self::KEYS, ['id', 'variants'])));
+        }
+        $node = $this->way->varied($node);
+        $id = $node->at('id')->id();
         $process = $node->at('process')->enum(Process::class);
         $flame = $node->at('flame')->enum(Flame::class, Flame::None);
         $vessel = $this->vessel($node->at('vessel'));
@@ -29,48 +36,131 @@ final readonly class StepReader
             $node->at('flame')->fault('A step on a flame needs a pot or a pan.');
         }
         $step = new Step(
-            $node->at('id')->id(),
+            $id,
             $process,
             $node->at('title')->string(null, 120),
             $node->at('say')->string('', 1000),
-            array_map($this->take(...), $node->at('takes')->items(60)),
+            $this->takes($node->at('takes'), $id),
             $vessel,
             $flame,
-            $this->time($node->at('time')),
+            $this->time($node->at('time'), $id),
             $this->attention($node->at('attention')),
-            $this->target($node->at('target')),
+            $this->target($node->at('target'), $id),
             $this->leaving($node->at('leaving')),
             $this->pieces($node->at('pieces')),
             $this->cues($node->at('cues')),
-            array_map($this->tie(...), $node->at('ties')->items(20)),
+            $this->ties($node->at('ties')),
             $this->keeping($node->at('keeping')),
             $node->at('once')->bool(false),
+            $this->outputs($node->at('outputs')),
+            $this->marks($node->at('marks')),
+            $node->at('may')->bool(false),
         );
         $this->checkTarget($node, $step);
 
         return $step;
     }
 
-    private function take(Node $node): Take
+    /**
+     * The bowls that belong to this way. What stands for another ingredient goes in in its place.
+     *
+     * @return list<Take>
+     */
+    private function takes(Node $list, string $step): array
     {
-        $node->object(['ingredient', 'grams', 'exponent', 'fatDepthMm', 'from', 'share', 'how']);
-        $how = $node->at('how')->string('', 200);
-        if ($node->has('from')) {
-            if ($node->has('ingredient')) {
-                $node->fault('A bowl holds either an ingredient or a step\'s output, not both.');
+        $takes = [];
+        foreach ($list->items(60) as $place => $node) {
+            $take = $this->take($node, $step, $place);
+            if ($this->way->holds($node)) {
+                $takes[] = $take;
             }
+        }
 
-            return Take::output($node->at('from')->id(), $node->at('share')->number(0.001, 1, 1.0), $how);
+        return $takes;
+    }
+
+    private function take(Node $node, string $step, int $place): Take
+    {
+        $node->object(['ingredient', 'grams', 'exponent', 'fatDepthMm', 'reserve', 'decides', 'from', 'output', 'share', 'base', 'how', 'parts', 'atMinute', 'wants', 'straightOn', 'when', 'boilsOff']);
+        $how = $node->at('how')->string('', 200);
+        $manner = $this->manner($node);
+        if (1 < \count(array_filter(['from', 'ingredient', 'base'], $node->has(...)))) {
+            $node->fault('A bowl holds either an ingredient, or a step\'s output, or a base.');
+        }
+        if ($node->has('from')) {
+            return Take::output($node->at('from')->id(), $node->has('output') ? $node->at('output')->id() : null, $node->at('share')->number(0.001, 1, 1.0), $how, $manner, $place);
+        }
+        if ($node->has('base')) {
+            return Take::base($node->at('base')->id(), $node->at('grams')->number(0.01, 100000), $how, $manner, $place);
         }
         $ingredient = $node->at('ingredient')->id();
         if ('' !== $ingredient && !$this->larder->knows($ingredient)) {
             $node->at('ingredient')->fault('The larder holds no "{id}".', ['id' => $ingredient]);
         }
+        [$used, $ratio] = $this->swaps->of($ingredient, $step);
         if ($node->has('fatDepthMm')) {
-            return Take::fatToDepth($ingredient, $node->at('fatDepthMm')->number(5, 300), $how);
+            return Take::fatToDepth($used, $node->at('fatDepthMm')->number(5, 300), $how, $place);
+        }
+        $factor = $ratio * $this->way->factor($step, Lever::Ingredient, $ingredient);
+
+        return Take::ingredient($used, $node->at('grams')->number(0.01, 100000) * $factor, $node->at('exponent')->number(0.3, 1.2, 1.0), $how, $node->at('reserve')->number(0, 100000, 0.0) * $factor, $manner, $place, $node->at('boilsOff')->number(0, $node->at('grams')->number(0.01, 100000), 0.0) * $factor);
+    }
+
+    private function manner(Node $node): Manner
+    {
+        $wants = null;
+        if ($node->has('wants')) {
+            $node->at('wants')->object(['least', 'most']);
+            $wants = new Warmth($node->at('wants')->at('least')->number(-20, 250, -20.0), $node->at('wants')->at('most')->number(-20, 250, 250.0));
+            if ($wants->least > $wants->most) {
+                $node->at('wants')->fault('At least {least} °C and at most {most} °C can\'t both be.', ['least' => $wants->least, 'most' => $wants->most]);
+            }
         }
 
-        return Take::ingredient($ingredient, $node->at('grams')->number(0.01, 100000), $node->at('exponent')->number(0.3, 1.2, 1.0), $how);
+        return new Manner($node->at('parts')->int(1, 50, 1), $node->has('atMinute') ? $node->at('atMinute')->int(0, 1440) : null, $node->at('decides')->string('', 200), $wants, $node->at('straightOn')->bool(false));
+    }
+
+    /** @return array<string, Output> */
+    private function outputs(Node $list): array
+    {
+        $outputs = [];
+        $sum = 0.0;
+        foreach ($list->items(8) as $node) {
+            $node->object(['id', 'name', 'share', 'as', 'waste']);
+            $id = $node->at('id')->id();
+            $as = $node->has('as') ? $node->at('as')->id() : null;
+            if (null !== $as && '' !== $as && !$this->larder->knows($as)) {
+                $node->at('as')->fault('The larder holds no "{id}".', ['id' => $as]);
+            }
+            if (isset($outputs[$id])) {
+                $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
+            }
+            $outputs[$id] = new Output($id, $node->at('share')->number(0.001, 1), $as, $node->at('waste')->bool(false), $node->at('name')->string('', 60));
+            $sum += $outputs[$id]->share;
+        }
+        if ([] !== $outputs && abs($sum - 1) > 0.0011) {
+            $list->fault('The outputs share what is there; together they make {percent} %, not 100.', ['percent' => round(100 * $sum, 1)]);
+        }
+
+        return $outputs;
+    }
+
+    /** @return list<Mark> */
+    private function marks(Node $list): array
+    {
+        $marks = [];
+        foreach ($list->items(20) as $node) {
+            $node->object(['minute', 'sign', 'do', 'when']);
+            $mark = new Mark($node->has('minute') ? $node->at('minute')->int(0, 1440) : null, $node->at('sign')->string('', 200), $node->at('do')->string(null, 200));
+            if (null === $mark->minute && '' === $mark->sign) {
+                $node->fault('A mark needs a minute or a sign.');
+            }
+            if ($this->way->holds($node)) {
+                $marks[] = $mark;
+            }
+        }
+
+        return $marks;
     }
 
     private function vessel(Node $node): ?VesselUse
@@ -78,15 +168,16 @@ final readonly class StepReader
         if (!$node->exists()) {
             return null;
         }
-        $node->object(['kind', 'continues']);
+        $node->object(['kind', 'continues', 'mostGrams']);
         $kind = $node->at('kind')->enum(VesselKind::class);
+        $most = $node->has('mostGrams') ? $node->at('mostGrams')->number(50, 1_000_000) : null;
 
-        return $node->has('continues') ? VesselUse::continued($kind, $node->at('continues')->id()) : VesselUse::fresh($kind);
+        return $node->has('continues') ? VesselUse::continued($kind, $node->at('continues')->id(), $most) : VesselUse::fresh($kind, $most);
     }
 
-    private function time(Node $node): StepTime
+    private function time(Node $node, string $step): StepTime
     {
-        $node->object(['grows', 'minutes', 'power', 'secondsEach', 'medium']);
+        $node->object(['grows', 'minutes', 'power', 'secondsEach', 'medium', 'load', 'between']);
         $growth = $node->at('grows')->enum(Growth::class);
         $needsMinutes = !\in_array($growth, [Growth::WarmUp, Growth::BoilOff, Growth::Cooling, Growth::Piece], true);
         $minutes = $node->at('minutes');
@@ -102,12 +193,30 @@ final readonly class StepReader
         }
         $seconds = $node->at('secondsEach')->number(0.1, 3600, Growth::Piece === $growth ? null : 0.0);
 
-        return new StepTime($growth, $three[0], $three[1], $three[2], $node->at('power')->number(0, 2, 1.0), $seconds, $node->at('medium')->enum(CoolingMedium::class, CoolingMedium::Air));
+        $dial = $this->way->factor($step, Lever::Time);
+
+        return new StepTime($growth, $dial * $three[0], $dial * $three[1], $dial * $three[2], $node->at('power')->number(0, 2, 1.0), $dial * $seconds, $node->at('medium')->enum(CoolingMedium::class, CoolingMedium::Air), $this->loads($node, $growth));
+    }
+
+    /** What a tool takes at a time; a deep-fry finds it from its pan. */
+    private function loads(Node $time, Growth $growth): ?Loads
+    {
+        $load = $time->at('load');
+        if (!$load->exists()) {
+            return null;
+        }
+        if (Growth::Load !== $growth) {
+            $load->fault('Only what grows by loads has a load.');
+        }
+        $load->object(['pieces', 'grams']);
+        $between = $time->at('between')->number(0, 240, 0.0);
+
+        return $load->has('pieces') ? Loads::pieces($load->at('pieces')->number(1, 10000), $between) : Loads::grams($load->at('grams')->number(1, 1_000_000), $between);
     }
 
     private function attention(Node $node): Attention
     {
-        $node->object(['kind', 'percent', 'lookEvery', 'people', 'skill']);
+        $node->object(['kind', 'percent', 'lookEvery', 'people', 'skill', 'turns']);
         $kind = $node->at('kind')->enum(AttentionKind::class);
         $percent = match ($kind) {
             // Whoever stirs can still glance at one simmering pot beside it, but never hold a second spoon;
@@ -117,37 +226,63 @@ final readonly class StepReader
             AttentionKind::Watch => $node->at('percent')->int(1, 99, 30),
         };
 
-        return new Attention($kind, $percent, $node->at('lookEvery')->int(0, 240, 0), AttentionKind::None === $kind ? 0 : $node->at('people')->int(1, 10, 1), $node->at('skill')->enum(Skill::class, Skill::Cook));
+        return new Attention($kind, $percent, $node->at('lookEvery')->int(0, 240, 0), AttentionKind::None === $kind ? 0 : $node->at('people')->int(1, 10, 1), $node->at('skill')->enum(Skill::class, Skill::Cook), $node->at('turns')->int(0, 240, 0));
     }
 
-    private function target(Node $node): Target
+    private function target(Node $node, string $step): Target
     {
         if (!$node->exists()) {
             return Target::none();
         }
-        $node->object(['kind', 'value', 'stage']);
+        $node->object(['kind', 'value', 'stage', 'need']);
         $kind = $node->at('kind')->enum(TargetKind::class);
+        $dial = $this->way->factor($step, Lever::Target);
 
         return match ($kind) {
             TargetKind::None => Target::none(),
             TargetKind::Stage => Target::stage($node->at('stage')->enum(Stage::class)),
-            TargetKind::VolumeTo => Target::of($kind, $node->at('value')->number(0.05, 1)),
-            TargetKind::WaterOff => Target::of($kind, $node->at('value')->number(0.001, 0.95)),
+            TargetKind::VolumeTo => Target::of($kind, min(1.0, $dial * $node->at('value')->number(0.05, 1))),
+            TargetKind::VolumeBy => Target::of($kind, min(0.95, $dial * $node->at('value')->number(0.01, 0.95))),
+            TargetKind::WaterOff => Target::of($kind, min(0.95, $dial * $node->at('value')->number(0.001, 0.95))),
             TargetKind::Celsius => Target::of($kind, $node->at('value')->number(-5, 200)),
+            TargetKind::Depth => Target::of($kind, $dial * $node->at('value')->number(2, 200)),
+            TargetKind::Releases => Target::of($kind, (float) $node->at('value')->int(1, 20)),
+            TargetKind::Cues => Target::cues('all' === $this->oneOf($node->at('need'), ['any', 'all'])),
         };
+    }
+
+    /** @param list<string> $words */
+    private function oneOf(Node $node, array $words): string
+    {
+        $word = $node->string($words[0]);
+        if (!\in_array($word, $words, true)) {
+            $node->fault('Here must stand one of {known}, not {given}.', ['known' => implode(', ', $words), 'given' => mb_substr($word, 0, 40)]);
+        }
+
+        return $word;
     }
 
     private function checkTarget(Node $node, Step $step): void
     {
         $kind = $step->target->kind;
         $missing = match ($step->time->growth) {
-            Growth::BoilOff => \in_array($kind, [TargetKind::VolumeTo, TargetKind::Stage, TargetKind::WaterOff], true) ? null : 'Boiling off needs a target: volume-to, stage or water-off.',
+            Growth::BoilOff => $step->target->boilsOff() ? null : 'Boiling off needs a target: volume-to, volume-by, stage or water-off.',
+            Growth::Load => Process::DeepFry === $step->process || null !== $step->time->loads ? null : 'Loads need to say what one holds: pieces or grams.',
             Growth::Cooling => TargetKind::Celsius === $kind ? null : 'Cooling needs a target in °C.',
             Growth::WarmUp => TargetKind::Celsius === $kind ? null : 'Warming up needs a target in °C.',
             default => null,
         };
         if (null !== $missing) {
-            $node->at('target')->fault($missing);
+            $node->at(Growth::Load === $step->time->growth ? 'time' : 'target')->fault($missing);
+        }
+        if (TargetKind::Cues === $kind && [] === array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind)) {
+            $node->at('target')->fault('It ends by its signs, but has no sign of kind "done".');
+        }
+        if (TargetKind::Releases === $kind && Process::Pressure !== $step->process) {
+            $node->at('target')->fault('Only a pressure cooker lets off steam.');
+        }
+        if (TargetKind::Depth === $kind && VesselKind::Tray !== $step->vessel?->kind) {
+            $node->at('target')->fault('A depth needs a tray.');
         }
         if (\in_array($step->time->growth, [Growth::WarmUp, Growth::BoilOff, Growth::Roast], true) && Flame::None === $step->flame) {
             $node->at('flame')->fault('A step timed by heat needs a flame.');
@@ -169,10 +304,10 @@ final readonly class StepReader
     private function leaving(Node $node): Leaving
     {
         if ($node->exists()) {
-            $node->object(['waterShare', 'fatUptake']);
+            $node->object(['waterShare', 'fatUptake', 'waste', 'what']);
         }
 
-        return new Leaving($node->at('waterShare')->number(0, 0.95, 0.0), $node->at('fatUptake')->number(0, 0.5, 0.0));
+        return new Leaving($node->at('waterShare')->number(0, 0.95, 0.0), $node->at('fatUptake')->number(0, 0.5, 0.0), $node->at('waste')->number(0, 0.9, 0.0), $node->at('what')->string('', 80));
     }
 
     private function pieces(Node $node): ?PieceMaking
@@ -188,23 +323,42 @@ final readonly class StepReader
     /** @return list<Cue> */
     private function cues(Node $node): array
     {
-        return array_map(static function (Node $cue): Cue {
-            $cue->object(['kind', 'sign', 'rescue', 'tasting']);
+        $cues = [];
+        foreach ($node->items(20) as $cue) {
+            $cue->object(['kind', 'sign', 'rescue', 'tasting', 'when']);
+            $read = new Cue($cue->at('kind')->enum(CueKind::class), $cue->at('sign')->string(null, 300), $cue->at('rescue')->string('', 300), $cue->at('tasting')->bool(false));
+            if ($this->way->holds($cue)) {
+                $cues[] = $read;
+            }
+        }
 
-            return new Cue($cue->at('kind')->enum(CueKind::class), $cue->at('sign')->string(null, 300), $cue->at('rescue')->string('', 300), $cue->at('tasting')->bool(false));
-        }, $node->items(20));
+        return $cues;
     }
 
-    private function tie(Node $node): Tie
+    /** @return list<Tie> */
+    private function ties(Node $list): array
     {
-        $node->object(['after', 'min', 'max', 'why']);
+        $ties = [];
+        foreach ($list->items(20) as $place => $node) {
+            $tie = $this->tie($node, $place);
+            if ($this->way->holds($node)) {
+                $ties[] = $tie;
+            }
+        }
+
+        return $ties;
+    }
+
+    private function tie(Node $node, int $place): Tie
+    {
+        $node->object(['after', 'min', 'max', 'why', 'when']);
         $min = $node->at('min')->int(0, 20160, 0);
         $max = $node->has('max') ? $node->at('max')->int(0, 20160) : null;
         if (null !== $max && $max < $min) {
             $node->at('max')->fault('The longest gap, {max} min, is shorter than the shortest, {min} min.', ['max' => $max, 'min' => $min]);
         }
 
-        return new Tie($node->at('after')->id(), $min, $max, $node->at('why')->string('', 200));
+        return new Tie($node->at('after')->id(), $min, $max, $node->at('why')->string('', 200), $place);
     }
 
     private function keeping(Node $node): ?Keeping
@@ -212,8 +366,14 @@ final readonly class StepReader
         if (!$node->exists()) {
             return null;
         }
-        $node->object(['minutes', 'place']);
+        $node->object(['minutes', 'place', 'container', 'enemies', 'thickens']);
 
-        return new Keeping($node->at('minutes')->int(1, 100000), $node->at('place')->enum(KeepingPlace::class));
+        return new Keeping(
+            $node->at('minutes')->int(1, 100000),
+            $node->at('place')->enum(KeepingPlace::class),
+            $node->at('container')->string('', 80),
+            array_map(static fn (Node $n): KeepingEnemy => $n->enum(KeepingEnemy::class), $node->at('enemies')->items(6)),
+            $node->at('thickens')->bool(false),
+        );
     }
 }

@@ -6,7 +6,7 @@ namespace FeastLadle\Recipe;
 
 /**
  * How long a step takes: min, likely and max minutes at the recipe's own scale, and by what they grow.
- * For a law the minutes are the reference (roast) or unused; seconds are for each piece.
+ * For a law the minutes are the reference (roast) or unused; seconds are for each piece; for loads they are one load's.
  */
 final readonly class StepTime
 {
@@ -18,6 +18,7 @@ final readonly class StepTime
         public float $power = 1.0,
         public float $secondsEach = 0.0,
         public CoolingMedium $medium = CoolingMedium::Air,
+        public ?Loads $loads = null,
     ) {
     }
 }

@@ -14,6 +14,10 @@ enum Stage: string
     case TwoStrings = 'two-strings';
     case ThreeStrings = 'three-strings';
     case SoftBall = 'soft-ball';
+    case FirmBall = 'firm-ball';
+    case HardBall = 'hard-ball';
+    case SoftCrack = 'soft-crack';
+    case HardCrack = 'hard-crack';
 
     /** The middle of the stage, at which a recipe aims. */
     public function aimRise(): float
@@ -35,6 +39,10 @@ enum Stage: string
             self::TwoStrings => [7.0, 9.0],
             self::ThreeStrings => [10.0, 12.0],
             self::SoftBall => [13.0, 16.0],
+            self::FirmBall => [18.0, 21.0],
+            self::HardBall => [21.0, 30.0],
+            self::SoftCrack => [32.0, 43.0],
+            self::HardCrack => [49.0, 54.0],
         };
     }
 }

@@ -22,14 +22,20 @@ final readonly class LineReader
     {
         $text = trim((string) preg_replace('/^[\s•*\-–]+/u', '', mb_substr($line, 0, 300)));
         $note = '';
+        // "4 cups (600 ml) water": what stands in brackets before the name is said beside it.
+        if (1 === preg_match('/^([^(]{1,40})\(([^)]{1,40})\)\s*([a-z].*)$/isu', $text, $m)) {
+            [$text, $note] = [trim($m[1]).' '.$m[3], trim($m[2])];
+        }
         if (1 === preg_match('/^(.*?)\s*(?:\(([^)]*)\)|,\s+(.+)|\s-\s(.+))\s*$/su', $text, $m)) {
             $tail = trim(implode(' ', array_filter([$m[2] ?? '', $m[3] ?? '', $m[4] ?? ''])));
-            [$text, $note] = [trim($m[1]), $tail];
+            [$text, $note] = [trim($m[1]), trim($note.' '.$tail)];
         }
         $guesses = [];
         $quantity = null;
         $unit = null;
-        $text = (string) preg_replace('/^(a few|a little|some)\s+(?!\d)/i', '', $text);
+        if (1 === preg_match('/^(a few|a little|some)\s+(?!\d)(.*)$/isu', $text, $m)) {
+            [$text, $note] = [$m[2], trim($m[1].' '.$note)];
+        }
         $read = (new QuantityReader())->read($text);
         if (null !== $read) {
             [$quantity, $text] = $read;

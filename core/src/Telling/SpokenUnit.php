@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
+use FeastLadle\Measure\Unit;
+
 /** A unit as people say it: of weight, of volume, or a small word that an ingredient gives its own grams. */
 enum SpokenUnit: string
 {
@@ -51,10 +53,10 @@ enum SpokenUnit: string
         return match ($this) {
             self::Gram => 1.0,
             self::Kilogram => 1000.0,
-            self::Ounce => 28.3495,
-            self::Pound => 453.592,
-            self::Tola => 11.6638,
-            self::Seer => 80 * 11.6638,
+            self::Ounce => Unit::Ounce->grams(),
+            self::Pound => Unit::Pound->grams(),
+            self::Tola => Unit::Tola->grams(),
+            self::Seer => Unit::Seer->grams(),
             default => null,
         };
     }

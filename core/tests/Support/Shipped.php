@@ -6,17 +6,20 @@ namespace FeastLadle\Tests\Support;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\FeastReader;
-use FeastLadle\Feast\RecipeShelf;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\LarderReader;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
+use FeastLadle\Recipe\RecipeShelf;
+use FeastLadle\Ways\Choices;
 
 /** The shipped data, read for tests. */
 final class Shipped
 {
+    private static ?Larder $larder = null;
+
     /** @return array<string, mixed> */
     public static function document(string $name): array
     {
@@ -33,17 +36,41 @@ final class Shipped
 
     public static function larder(): Larder
     {
-        return (new LarderReader())->read(self::json('larder'));
+        return self::$larder ??= (new LarderReader())->read(self::json('larder'));
     }
 
-    public static function recipe(string $slug): Recipe
+    public static function recipe(string $slug, ?Choices $choices = null): Recipe
     {
-        return (new RecipeReader(self::larder()))->read(self::json('recipes/'.$slug));
+        return (new RecipeReader(self::larder()))->read(self::json('recipes/'.$slug), $choices, self::shelf());
     }
 
     public static function kitchen(): Kitchen
     {
         return (new KitchenReader())->read(self::json('kitchens/kumbhar-lane'));
+    }
+
+    public static function temple(): Kitchen
+    {
+        return (new KitchenReader())->read(self::json('kitchens/tamarind-ghat'));
+    }
+
+    /** @param (callable(array<string, mixed>): array<string, mixed>)|null $change */
+    public static function templeFeast(?callable $change = null): Feast
+    {
+        $document = self::document('feasts/boat-lamp');
+
+        return (new FeastReader(self::temple(), self::shelf()))->read(json_encode(null === $change ? $document : $change($document), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    public static function bellYard(): Kitchen
+    {
+        return (new KitchenReader())->read(self::json('kitchens/bell-yard'));
+    }
+
+    /** Four sittings of 450. */
+    public static function bellFeast(): Feast
+    {
+        return (new FeastReader(self::bellYard(), self::shelf()))->read(self::json('feasts/bell-raising'));
     }
 
     /** The demo feast with other numbers of grown-ups, elders and children. */
@@ -61,10 +88,22 @@ final class Shipped
     public static function shelf(): RecipeShelf
     {
         return new class implements RecipeShelf {
-            public function find(string $slug, ?int $revision): ?Recipe
+            public function find(string $slug, ?int $revision, ?Choices $choices = null): ?Recipe
             {
-                return \in_array($slug, ['pineapple-kesari', 'basundi', 'milk-solids-balls', 'coconut-rose-barfi'], true) ? Shipped::recipe($slug) : null;
+                return is_file(\dirname(__DIR__, 3).'/data/recipes/'.$slug.'.json') ? Shipped::recipe($slug, $choices) : null;
             }
         };
+    }
+
+    /** @return non-empty-list<Recipe> a recipe by every combination of schools that it allows */
+    public static function everyWay(string $slug): array
+    {
+        return (new RecipeReader(self::larder()))->readEvery(self::json('recipes/'.$slug), self::shelf());
+    }
+
+    /** @return list<string> slugs of all recipes */
+    public static function recipes(): array
+    {
+        return array_map(static fn (string $f): string => basename($f, '.json'), glob(\dirname(__DIR__, 3).'/data/recipes/*.json') ?: []);
     }
 }

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Checking;
+
+use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Flame;
+use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Recipe;
+use FeastLadle\Recipe\Skill;
+use FeastLadle\Recipe\Step;
+
+/** Work that is left alone and must not be, that needs a second person, or that the wrong hands do. */
+final class HandsCheck implements Check
+{
+    /** Nobody beats a stiff mass much longer without handing the spoon on. */
+    private const LONGEST_TURN = 30.0;
+
+    /** The shortest wait after which a cooker may be opened. */
+    private const PRESSURE_FALLS = 5;
+
+    public function check(Recipe $recipe, Ledger $ledger): array
+    {
+        $findings = [];
+        foreach ($recipe->steps as $step) {
+            array_push($findings, ...$this->alone($step), ...$this->hands($step), ...$this->pressure($recipe, $step));
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function alone(Step $step): array
+    {
+        if (AttentionKind::Constant === $step->attention->kind) {
+            return [];
+        }
+        if (\in_array($step->process, [Process::DeepFry, Process::HotFat], true)) {
+            return [new Finding(Severity::Error, $step->id, 'Hot fat is left alone.', 'Frying needs constant attention.')];
+        }
+        if (Process::Merge === $step->process && Flame::None !== $step->flame) {
+            return [new Finding(Severity::Error, $step->id, 'A hot pour is left alone.', 'It needs constant attention, better of two people.')];
+        }
+
+        return [];
+    }
+
+    /** @return list<Finding> */
+    private function hands(Step $step): array
+    {
+        $findings = [];
+        if (Process::HotFat === $step->process && $step->attention->people < 2) {
+            $findings[] = new Finding(Severity::Error, $step->id, 'Hot fat is ladled into a boiling mass by one person.', 'It needs two: one stirs without a pause, one ladles.');
+        }
+        if (Skill::Child === $step->attention->skill && AttentionKind::None !== $step->attention->kind && (Flame::None !== $step->flame || \in_array($step->process, [Process::Dunk, Process::Merge], true))) {
+            $findings[] = new Finding(Severity::Error, $step->id, 'A child would stand at the fire.', 'Give it to a grown-up; children peel, roll and garnish.');
+        }
+        if (Process::StirToBall === $step->process && $step->time->likelyMinutes > self::LONGEST_TURN && 0 === $step->attention->turnMinutes) {
+            $findings[] = new Finding(Severity::Warning, $step->id, 'It is stirred hard for {minutes} min without anyone taking over.', 'Say after how many minutes the spoon goes on to the next.', ['minutes' => round($step->time->likelyMinutes)]);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function pressure(Recipe $recipe, Step $step): array
+    {
+        $findings = [];
+        foreach ($step->sources() as $source) {
+            if (Process::Pressure !== $recipe->step($source)->process) {
+                continue;
+            }
+            $waits = array_filter($step->ties, static fn ($t): bool => $t->after === $source && $t->minMinutes >= self::PRESSURE_FALLS);
+            if ([] === $waits) {
+                $findings[] = new Finding(Severity::Error, $step->id, 'The cooker would be opened under pressure.', 'Tie it to "{source}" with at least {min} min, until the pressure has fallen by itself.', ['source' => $recipe->step($source)->title, 'min' => self::PRESSURE_FALLS]);
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Recipe;
+
+use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Without;
+
+/** Finds what stands in for ingredients that somebody must do without, and keeps account of it. */
+final class Swaps
+{
+    /** @var list<Swap> */
+    private array $made = [];
+
+    /** @param list<Without> $without */
+    public function __construct(private readonly Larder $larder, private readonly array $without)
+    {
+    }
+
+    /** @return array{string, float} the ingredient to use, and grams of it for a gram of the one that is written */
+    public function of(string $ingredient, string $step): array
+    {
+        $ratio = 1.0;
+        foreach ($this->without as $without) {
+            if (!$this->larder->knows($ingredient) || [] === array_intersect($this->larder->get($ingredient)->allergens, $without->allergens())) {
+                continue;
+            }
+            $by = $this->larder->get($ingredient)->substitute($without);
+            $this->made[] = new Swap($without, $step, $ingredient, $by);
+            if (null !== $by && $this->larder->knows($by->ingredient)) {
+                [$ingredient, $ratio] = [$by->ingredient, $ratio * $by->ratio];
+            }
+        }
+
+        return [$ingredient, $ratio];
+    }
+
+    /** @return list<Swap> */
+    public function made(): array
+    {
+        return $this->made;
+    }
+}

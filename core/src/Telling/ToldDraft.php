@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Drafting\Draft;
+
+/** A draft made of what was told, with the questions that matter most and every guess. */
+final readonly class ToldDraft
+{
+    /**
+     * @param list<Open> $questions the most consequential first
+     * @param list<Open> $guesses
+     */
+    public function __construct(public Draft $draft, public array $questions, public array $guesses)
+    {
+    }
+}
