@@ -9,6 +9,7 @@ use FeastLadle\Heat\Frying;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\PieceMaking;
 use FeastLadle\Vessel\FillLimit;
+use FeastLadle\Vessel\FillLimits;
 use FeastLadle\Vessel\Shape;
 
 /** What one pan fries at a time: the fat it takes, pieces a load, and how many loads. */
@@ -25,7 +26,7 @@ final readonly class FryingLoad
     }
 
     /** @return self|null null when this pan cannot fry them within its fill limit */
-    public static function in(Shape $pan, StepFlow $flow, PieceMaking $piece, float $wantedDepthMm, Larder $larder): ?self
+    public static function in(Shape $pan, StepFlow $flow, PieceMaking $piece, float $wantedDepthMm, Larder $larder, FillLimits $limits = new FillLimits()): ?self
     {
         $total = (int) ceil($flow->taken->pieces - 1e-9);
         if ($total < 1) {
@@ -33,7 +34,7 @@ final readonly class FryingLoad
         }
         $pieceKg = $flow->taken->massGrams() / $total / 1000;
         $pieceMl = $flow->taken->volumeMl($larder) / $total;
-        $mostMl = $pan->brimfulMl() * FillLimit::DeepFat->share();
+        $mostMl = $pan->brimfulMl() * $limits->share(FillLimit::DeepFat);
         $depth = min($wantedDepthMm, $pan->heightMm());
         while ($depth >= self::SHALLOWEST * $wantedDepthMm) {
             $fatMl = $pan->volumeMl($depth);

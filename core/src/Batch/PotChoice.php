@@ -36,7 +36,7 @@ final readonly class PotChoice
 
     public function limitMl(): float
     {
-        return $this->run->limit->share() * $this->vessel()->shape->brimfulMl();
+        return $this->run->limitShare * $this->vessel()->shape->brimfulMl();
     }
 
     public function isWithinLimit(): bool

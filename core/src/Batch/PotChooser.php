@@ -20,6 +20,9 @@ final readonly class PotChooser
     /** A pot that another dish already uses is taken only if it is so much the better. */
     private const USED_PENALTY = 1.6;
 
+    /** A pot so wide that its surface loses all that the fires give is the last to be taken. */
+    private const TOO_WIDE_PENALTY = 1e6;
+
     public function __construct(private Kitchen $kitchen, private Larder $larder)
     {
     }
@@ -28,17 +31,20 @@ final readonly class PotChooser
      * @param \Closure(int): float  $factorFor how many times the recipe, for a number of batches (pieces round up for each batch)
      * @param array<string, string> $wishes    run id → vessel id, as the cook chose
      * @param array<string, int>    $inUse     vessel id → how many runs of other dishes use it
+     * @param int                   $least     batches there must be, where not all is wanted at once
      */
-    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = []): BatchPlan
+    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = [], int $least = 1): BatchPlan
     {
+        $least = min(self::MOST_BATCHES, max(1, $least));
         // Doubling would overshoot; but past twenty batches nobody counts single ones.
-        for ($batches = 1; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
+        $last = null;
+        for ($batches = $least; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
             $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius());
             $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
             if ([] === $plan->missing) {
                 return $plan;
             }
-            $last = 1 === $batches ? $plan : $last;
+            $last ??= $plan;
             // A run done once does not shrink with more batches: no use in going on.
             foreach ($plan->missing as $missing) {
                 if ($missing->run->isOnce()) {
@@ -56,7 +62,7 @@ final readonly class PotChooser
      */
     private function choose(Recipe $recipe, Ledger $ledger, int $batches, array $wishes, array $inUse): BatchPlan
     {
-        $runs = $ledger->runs();
+        $runs = $ledger->runs($this->kitchen->fillLimits);
         $neighbours = $this->neighbours($recipe, $runs);
         $order = $runs;
         // Wishes first, then the hungriest run, so that the big pots go where they are needed.
@@ -96,6 +102,9 @@ final readonly class PotChooser
         $best = null;
         $bestScore = \INF;
         $largest = 0.0;
+        if ($run->isTooMuch()) {
+            return new NoPot($run, $run->needBrimMl, 0.0);
+        }
         foreach ($this->kitchen->vessels as $vessel) {
             if (null !== $wish ? $vessel->id !== $wish : ($vessel->kind !== $run->kind || isset($taken[$vessel->id]))) {
                 continue;
@@ -105,7 +114,7 @@ final readonly class PotChooser
             if (null === $choice) {
                 continue;
             }
-            $score = $this->score($choice) * self::USED_PENALTY ** ($inUse[$vessel->id] ?? 0);
+            $score = $this->score($choice) * self::USED_PENALTY ** ($inUse[$vessel->id] ?? 0) * ($this->getsHot($choice) ? 1 : self::TOO_WIDE_PENALTY);
             if ($score < $bestScore) {
                 $best = $choice;
                 $bestScore = $score;
@@ -133,7 +142,7 @@ final readonly class PotChooser
                 $flow = $candidate->step->id === $step->id ? $candidate : $flow;
             }
             $piece = $step->pieces;
-            $frying = null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder);
+            $frying = null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder, $this->kitchen->fillLimits);
             if (null === $frying) {
                 return null;
             }
@@ -180,6 +189,32 @@ final readonly class PotChooser
             PotReason::Widest => 1 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0)),
             default => $shape->brimfulMl(),
         };
+    }
+
+    /** Whether the strongest fire gives more than the open surface loses, where it must come to the boil. */
+    private function getsHot(PotChoice $choice): bool
+    {
+        $shape = $choice->vessel()->shape;
+        foreach ($choice->run->flows as $flow) {
+            $target = match ($flow->step->time->growth) {
+                Growth::BoilOff => $this->kitchen->boilingCelsius(),
+                Growth::WarmUp => min($flow->step->target->value, $this->kitchen->boilingCelsius()),
+                default => null,
+            };
+            if (null === $target) {
+                continue;
+            }
+            $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
+            $best = 0.0;
+            foreach ($this->kitchen->burners as $burner) {
+                $best = max($best, $flow->step->process->heatCap()->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)));
+            }
+            if ($best <= $this->kitchen->openPot()->lossKwPerM2($target) * $shape->surfaceM2($depth)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function boilsOff(VesselRun $run): bool

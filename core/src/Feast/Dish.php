@@ -6,14 +6,20 @@ namespace FeastLadle\Feast;
 
 use FeastLadle\Recipe\Recipe;
 
-/** One sweet of the menu. */
+/** One sweet of the menu, or a base that sweets of the menu take from. */
 final readonly class Dish
 {
     /**
      * @param float|null            $portion own portion for a grown-up, in the recipe's way of counting; null: the recipe's
      * @param array<string, string> $pots    run id → vessel id, where the cook chose
      */
-    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots)
+    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots, public bool $isBase = false)
     {
+    }
+
+    /** A base in the plan of a feast, made once for all dishes that take from it. */
+    public static function base(Recipe $recipe, string $letter): self
+    {
+        return new self('base-'.$recipe->slug, $letter, $recipe, null, 1.0, [], true);
     }
 }

@@ -10,10 +10,15 @@ use FeastLadle\Portion\Group;
 final readonly class Feast
 {
     /**
-     * @param non-empty-list<Group>  $groups
-     * @param non-empty-list<Moment> $moments by time
-     * @param list<Shift>            $shifts
-     * @param list<Dish>             $dishes
+     * @param non-empty-list<Group>             $groups
+     * @param non-empty-list<Moment>            $moments       by time
+     * @param list<Shift>                       $shifts
+     * @param list<Dish>                        $dishes
+     * @param list<Box>                         $boxes
+     * @param list<string>                      $rules         ids of the kitchen's rules that hold for everything
+     * @param int                               $marginMinutes by how much before its moment everything is planned to be ready
+     * @param array<string, \DateTimeImmutable> $pins          steps that are held at a time, by their id in the plan
+     * @param list<OtherWork>                   $otherWork     fires, vessels and people that are wanted for something else
      */
     public function __construct(
         public string $name,
@@ -23,12 +28,17 @@ final readonly class Feast
         public array $moments,
         public array $shifts,
         public array $dishes,
+        public array $boxes = [],
+        public array $rules = [],
+        public int $marginMinutes = 0,
+        public array $pins = [],
+        public array $otherWork = [],
     ) {
     }
 
     public function withShift(Shift $shift): self
     {
-        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, [...$this->shifts, $shift], $this->dishes);
+        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, [...$this->shifts, $shift], $this->dishes, $this->boxes, $this->rules, $this->marginMinutes, $this->pins, $this->otherWork);
     }
 
     public function guests(): int
@@ -49,5 +59,35 @@ final readonly class Feast
     public function bowls(): int
     {
         return array_sum(array_map(static fn (Moment $m): int => $m->bowls, $this->moments));
+    }
+
+    /** The moment at which a group eats. */
+    public function momentOf(Group $group): Moment
+    {
+        $first = null;
+        foreach ($this->moments as $moment) {
+            if ($moment->id === $group->at) {
+                return $moment;
+            }
+            if (null === $first && MomentKind::Sitting === $moment->kind) {
+                $first = $moment;
+            }
+        }
+
+        return $first ?? $this->lastMoment();
+    }
+
+    /** How sweet all would have it if one pot serves them: weighed by what they eat. */
+    public function meanSweet(): float
+    {
+        $eaten = array_sum(array_map(static fn (Group $g): float => $g->count * $g->appetite, $this->groups));
+
+        return array_sum(array_map(static fn (Group $g): float => $g->count * $g->appetite * $g->sweet, $this->groups)) / $eaten;
+    }
+
+    /** What the boxes hold of a dish, in grams or pieces. */
+    public function inBoxes(Dish $dish): float
+    {
+        return array_sum(array_map(static fn (Box $b): float => $b->count * ($b->holds[$dish->id] ?? 0.0), $this->boxes));
     }
 }

@@ -10,6 +10,8 @@ use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Portion\Group;
+use FeastLadle\Recipe\RecipeShelf;
+use FeastLadle\Ways\ChoicesReader;
 
 /** Reads a feast document against a kitchen and a shelf of recipes, reporting every fault with its JSON pointer. */
 final readonly class FeastReader
@@ -38,7 +40,7 @@ final readonly class FeastReader
     /** @throws FaultyDocument */
     public function fromNode(Node $root, Faults $faults, ?\DateTimeImmutable $now = null): Feast
     {
-        $root->onlyKeys(['format', 'version', 'name', 'date', 'timeZone', 'plateCapGrams', 'groups', 'moments', 'hands', 'dishes', 'kitchen', 'recipes']);
+        $root->onlyKeys(['format', 'version', 'name', 'date', 'timeZone', 'plateCapGrams', 'groups', 'moments', 'hands', 'dishes', 'boxes', 'rules', 'marginMinutes', 'pins', 'otherWork', 'kitchen', 'recipes']);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
@@ -46,7 +48,7 @@ final readonly class FeastReader
         $name = $root->at('name')->string(null, 120);
         $zone = $this->timeZone($root->at('timeZone'));
         $date = $this->date($root->at('date'));
-        $groups = $this->groups($root->at('groups'));
+        $groups = $this->groups($root->at('groups'), array_map(static fn (Node $n): string => $n->at('id')->text(), $root->at('moments')->items(20)));
         $moments = [];
         foreach ($root->at('moments')->items(20, 1) as $node) {
             $moments[] = $this->moment($node, $date, $zone, $now);
@@ -57,13 +59,27 @@ final readonly class FeastReader
             $shifts[] = $this->shift($node, $date, $zone);
         }
         $dishes = $this->dishes($root->at('dishes'));
+        $boxes = $this->boxes($root->at('boxes'), $dishes, $moments);
+        $rules = [];
+        foreach ($root->at('rules')->items(40) as $node) {
+            $rules[] = $rule = $node->id();
+            if ('' !== $rule && !isset($this->kitchen->rules[$rule])) {
+                $node->fault('This kitchen has no rule "{id}".', ['id' => mb_substr($rule, 0, 40)]);
+            }
+        }
         $cap = $root->has('plateCapGrams') ? $root->at('plateCapGrams')->number(10, 2000) : null;
+        $pins = $this->pins($root->at('pins'), $date, $zone);
+        $other = [];
+        foreach ($root->at('otherWork')->items(100) as $node) {
+            $other[] = $this->otherWork($node, $date, $zone);
+        }
+        $margin = $root->at('marginMinutes')->int(0, 240, 0);
         $faults->throwIfAny('feast');
         if ([] === $groups || [] === $moments) {
             throw FaultyDocument::because('feast', 'A feast needs guests and a moment.');
         }
 
-        return new Feast($name, $zone, $cap, $groups, $moments, $shifts, $dishes);
+        return new Feast($name, $zone, $cap, $groups, $moments, $shifts, $dishes, $boxes, $rules, $margin, $pins, $other);
     }
 
     private function timeZone(Node $node): \DateTimeZone
@@ -115,13 +131,22 @@ final readonly class FeastReader
         return new \DateTimeImmutable(\sprintf('%s %+d days %s', $date, $day, $text), $zone);
     }
 
-    /** @return list<Group> */
-    private function groups(Node $list): array
+    /**
+     * @param list<string> $moments ids
+     *
+     * @return list<Group>
+     */
+    private function groups(Node $list, array $moments): array
     {
         $groups = [];
         foreach ($list->items(30, 1) as $node) {
-            $node->object(['id', 'name', 'count', 'appetite']);
-            $groups[] = new Group($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(1, Group::MOST_GUESTS), $node->at('appetite')->number(0.1, 3, 1.0));
+            $node->object(['id', 'name', 'count', 'appetite', 'avoids', 'sweet', 'at']);
+            $at = $node->has('at') ? $node->at('at')->string() : null;
+            if (null !== $at && '' !== $at && !\in_array($at, $moments, true)) {
+                $node->at('at')->fault('There is no moment "{id}".', ['id' => mb_substr($at, 0, 40)]);
+            }
+            $avoids = array_map(static fn (Node $n): string => mb_strtolower($n->string(null, 60)), $node->at('avoids')->items(30));
+            $groups[] = new Group($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(1, Group::MOST_GUESTS), $node->at('appetite')->number(0.1, 3, 1.0), array_values(array_filter($avoids)), $node->at('sweet')->number(0.3, 2, 1.0), '' === $at ? null : $at);
         }
         $guests = array_sum(array_map(static fn (Group $g): int => $g->count, $groups));
         if ($guests > Group::MOST_GUESTS) {
@@ -155,7 +180,7 @@ final readonly class FeastReader
         $dishes = [];
         $ids = [];
         foreach ($list->items(26) as $i => $node) {
-            $node->object(['id', 'recipe', 'revision', 'portion', 'uptake', 'pots']);
+            $node->object(['id', 'recipe', 'revision', 'portion', 'uptake', 'pots', ...ChoicesReader::FIELDS]);
             $id = $node->at('id')->id();
             if (isset($ids[$id])) {
                 $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
@@ -169,6 +194,10 @@ final readonly class FeastReader
             if (null === $recipe) {
                 $node->at('recipe')->fault('There is no recipe "{slug}"{revision}.', ['slug' => mb_substr($slug, 0, 60), 'revision' => null === $revision ? '' : ' in revision '.$revision]);
                 continue;
+            }
+            $choices = (new ChoicesReader())->read($node, $recipe->way);
+            if (!$choices->isAsWritten()) {
+                $recipe = $this->recipes->find($slug, $revision, $choices) ?? $recipe;
             }
             $pots = [];
             foreach ($node->at('pots')->fields(100) as $run => $place) {
@@ -188,5 +217,66 @@ final readonly class FeastReader
         }
 
         return $dishes;
+    }
+
+    /**
+     * @param list<Dish>   $dishes
+     * @param list<Moment> $moments
+     *
+     * @return list<Box>
+     */
+    private function boxes(Node $list, array $dishes, array $moments): array
+    {
+        $boxes = [];
+        $known = array_flip(array_map(static fn (Dish $d): string => $d->id, $dishes));
+        $at = array_flip(array_map(static fn (Moment $m): string => $m->id, $moments));
+        foreach ($list->items(20) as $node) {
+            $node->object(['id', 'name', 'count', 'holds', 'packSeconds', 'at']);
+            $holds = [];
+            foreach ($node->at('holds')->fields(40) as $dish => $place) {
+                if (!isset($known[$dish])) {
+                    $place->fault('There is no dish "{id}" on the menu.', ['id' => mb_substr($dish, 0, 40)]);
+                }
+                $holds[$dish] = $place->number(0, 5000);
+            }
+            $moment = $node->at('at')->string();
+            if ('' !== $moment && !isset($at[$moment])) {
+                $node->at('at')->fault('There is no moment "{id}".', ['id' => mb_substr($moment, 0, 40)]);
+            }
+            $boxes[] = new Box($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(0, 20000), array_filter($holds), $node->at('packSeconds')->int(1, 3600, 60), $moment);
+        }
+
+        return $boxes;
+    }
+
+    private function otherWork(Node $node, string $date, \DateTimeZone $zone): OtherWork
+    {
+        $node->object(['name', 'on', 'day', 'from', 'to']);
+        $on = $node->at('on')->id();
+        if ('' !== $on && !isset($this->kitchen->burners[$on]) && !isset($this->kitchen->vessels[$on]) && !isset($this->kitchen->people[$on])) {
+            $node->at('on')->fault('This kitchen has no fire, vessel or person "{id}".', ['id' => mb_substr($on, 0, 40)]);
+        }
+        $day = $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0);
+        $from = $this->instant($node->at('from'), $date, $day, $zone);
+        $to = $this->instant($node->at('to'), $date, $day, $zone);
+
+        // What ends before it begins goes on past midnight.
+        return new OtherWork($node->at('name')->string(null, 60), $on, $from, $to <= $from ? $this->instant($node->at('to'), $date, $day + 1, $zone) : $to);
+    }
+
+    /**
+     * Steps held at a time. One whose step is no longer planned holds nothing, and is no fault: menus change.
+     *
+     * @return array<string, \DateTimeImmutable>
+     */
+    private function pins(Node $list, string $date, \DateTimeZone $zone): array
+    {
+        $pins = [];
+        foreach ($list->items(200) as $node) {
+            $node->object(['step', 'day', 'time']);
+            $pins[$node->at('step')->string(null, 200)] = $this->instant($node->at('time'), $date, $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0), $zone);
+        }
+
+        return $pins;
     }
 }

@@ -9,4 +9,6 @@ enum MomentKind: string
     /** The first portion is set aside untouched; it cannot be late. */
     case Offering = 'offering';
     case Sitting = 'sitting';
+    /** Boxes are packed and given away. */
+    case Boxes = 'boxes';
 }

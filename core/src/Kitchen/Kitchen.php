@@ -6,16 +6,27 @@ namespace FeastLadle\Kitchen;
 
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\OpenPot;
+use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Measure\Scale;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Syrup\BoilingPoint;
+use FeastLadle\Vessel\FillLimits;
+use FeastLadle\Vessel\Lifting;
 use FeastLadle\Vessel\Vessel;
 
 /** What there is to cook with: fires, vessels, people, cup, scale, air. */
 final readonly class Kitchen
 {
     /**
-     * @param array<string, Burner> $burners
-     * @param array<string, Vessel> $vessels
-     * @param array<string, Person> $people
+     * @param array<string, Burner>         $burners
+     * @param array<string, Vessel>         $vessels
+     * @param array<string, Person>         $people
+     * @param list<Scale>                   $scales  empty: one scale of $scaleStepGrams
+     * @param array<string, Tool>           $tools
+     * @param array<string, IngredientRule> $rules
+     * @param list<OnHand>                  $pantry
+     * @param array<string, float>          $prices  of a pack, by ingredient id
+     * @param float                         $liftKg  what one person may lift here
      */
     public function __construct(
         public string $name,
@@ -27,17 +38,32 @@ final readonly class Kitchen
         public float $altitudeM,
         public float $roomCelsius,
         public float $coldLitres,
+        public array $scales = [],
+        public array $tools = [],
+        public array $rules = [],
+        public array $pantry = [],
+        public array $prices = [],
+        public string $currency = '',
+        public float $liftKg = Lifting::DEFAULT_LIMIT_KG,
+        public float $humidity = 0.6,
+        public FillLimits $fillLimits = new FillLimits(),
+        public float $dryingM2 = 0.0,
     ) {
     }
 
     public function withBurner(Burner $burner): self
     {
-        return new self($this->name, [...$this->burners, $burner->id => $burner], $this->vessels, $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres);
+        return new self($this->name, [...$this->burners, $burner->id => $burner], $this->vessels, $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
     }
 
     public function withPerson(Person $person): self
     {
-        return new self($this->name, $this->burners, $this->vessels, [...$this->people, $person->id => $person], $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres);
+        return new self($this->name, $this->burners, $this->vessels, [...$this->people, $person->id => $person], $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
+    }
+
+    public function withVessel(Vessel $vessel): self
+    {
+        return new self($this->name, $this->burners, [...$this->vessels, $vessel->id => $vessel], $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
     }
 
     public function boilingCelsius(): float
@@ -47,6 +73,22 @@ final readonly class Kitchen
 
     public function openPot(): OpenPot
     {
-        return new OpenPot($this->roomCelsius);
+        return new OpenPot($this->roomCelsius, $this->humidity);
+    }
+
+    public function writer(): AmountWriter
+    {
+        return new AmountWriter($this->cupMl, $this->scaleStepGrams, $this->scales);
+    }
+
+    public function toolFor(Process $process): ?Tool
+    {
+        foreach ($this->tools as $tool) {
+            if ($tool->process === $process) {
+                return $tool;
+            }
+        }
+
+        return null;
     }
 }

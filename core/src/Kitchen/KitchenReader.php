@@ -10,9 +10,14 @@ use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Fuel;
+use FeastLadle\Measure\Scale;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Skill;
 use FeastLadle\Syrup\BoilingPoint;
 use FeastLadle\Vessel\BowlShape;
+use FeastLadle\Vessel\FillLimit;
+use FeastLadle\Vessel\FillLimits;
+use FeastLadle\Vessel\Lifting;
 use FeastLadle\Vessel\Metal;
 use FeastLadle\Vessel\Shape;
 use FeastLadle\Vessel\StraightShape;
@@ -37,7 +42,7 @@ final class KitchenReader
 
     public function fromNode(Node $root): Kitchen
     {
-        $root->object(['format', 'version', 'name', 'burners', 'vessels', 'people', 'cupMl', 'scaleStepGrams', 'altitudeM', 'roomCelsius', 'coldLitres']);
+        $root->object(['format', 'version', 'name', 'burners', 'vessels', 'people', 'cupMl', 'scaleStepGrams', 'altitudeM', 'roomCelsius', 'coldLitres', 'scales', 'tools', 'rules', 'pantry', 'prices', 'currency', 'liftKg', 'humidity', 'fillLimits', 'dryingM2']);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
@@ -70,7 +75,89 @@ final class KitchenReader
             $root->at('altitudeM')->number(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M, 0.0),
             $root->at('roomCelsius')->number(-5, 50, 28.0),
             $root->at('coldLitres')->number(0, 100000, 40.0),
+            array_map(static fn (Node $n): Scale => self::scale($n), $root->at('scales')->items(10)),
+            $this->tools($root->at('tools'), $ids),
+            $this->rules($root->at('rules')),
+            array_map(static fn (Node $n): OnHand => self::onHand($n), $root->at('pantry')->items(500)),
+            array_map(static fn (Node $n): float => $n->number(0, 1e9), $root->at('prices')->fields(1000)),
+            $root->at('currency')->string('', 8),
+            $root->at('liftKg')->number(2, 60, Lifting::DEFAULT_LIMIT_KG),
+            $root->at('humidity')->number(0.05, 1, 0.6),
+            $this->fillLimits($root->at('fillLimits')),
+            $root->at('dryingM2')->number(0, 1000, 0.0),
         );
+    }
+
+    private function fillLimits(Node $node): FillLimits
+    {
+        $known = array_map(static fn (FillLimit $l): string => $l->value, FillLimit::cases());
+        $node->onlyKeys($known);
+        $own = [];
+        foreach ($known as $limit) {
+            if ($node->has($limit)) {
+                $own[$limit] = $node->at($limit)->number(0.1, 0.95);
+            }
+        }
+
+        return new FillLimits($own);
+    }
+
+    private static function scale(Node $node): Scale
+    {
+        $node->object(['stepGrams', 'mostGrams']);
+
+        return new Scale($node->at('stepGrams')->number(0.01, 1000), $node->at('mostGrams')->number(1, 1e7));
+    }
+
+    /**
+     * @param array<string, true> $ids
+     *
+     * @return array<string, Tool>
+     */
+    private function tools(Node $list, array &$ids): array
+    {
+        $tools = [];
+        foreach ($list->items(60) as $node) {
+            $node->object(['id', 'name', 'process', 'loadGrams', 'loadPieces', 'restMinutes']);
+            $id = $this->freshId($node, $ids);
+            $grams = $node->has('loadGrams') ? $node->at('loadGrams')->number(1, 1e6) : null;
+            $pieces = $node->has('loadPieces') ? $node->at('loadPieces')->int(1, 10000) : null;
+            if (null === $grams && null === $pieces) {
+                $node->fault('A tool takes so many grams or pieces at a time: "loadGrams" or "loadPieces" is missing.');
+            }
+            $tools[$id] = new Tool($id, $node->at('name')->string(null, 60), $node->at('process')->enum(Process::class), $grams, $pieces, $node->at('restMinutes')->number(0, 120, 0.0));
+        }
+
+        return $tools;
+    }
+
+    /** @return array<string, IngredientRule> */
+    private function rules(Node $list): array
+    {
+        $rules = [];
+        foreach ($list->items(40) as $node) {
+            $node->object(['id', 'name', 'forbids']);
+            $id = $node->at('id')->id();
+            $rules[$id] = new IngredientRule($id, $node->at('name')->string(null, 80), array_map(static fn (Node $n): string => $n->id(), $node->at('forbids')->items(300, 1)));
+        }
+
+        return $rules;
+    }
+
+    private static function onHand(Node $node): OnHand
+    {
+        $node->object(['what', 'grams', 'until']);
+        $until = null;
+        if ($node->has('until')) {
+            $text = $node->at('until')->string();
+            $until = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+            if (false === $until || $until->format('Y-m-d') !== $text) {
+                $node->at('until')->fault('A date is written year-month-day, as in 2031-11-15.');
+                $until = null;
+            }
+        }
+
+        return new OnHand($node->at('what')->id(), $node->at('grams')->number(0, 1e8), $until);
     }
 
     /** @param array<string, true> $ids */
@@ -85,20 +172,55 @@ final class KitchenReader
         return $id;
     }
 
+    /** A vessel is known by its lengths, or by what it holds to the brim in place of its height. */
     private function shape(Node $node): Shape
     {
-        $node->object(['form', 'diameterMm', 'baseMm', 'rimMm', 'lengthMm', 'widthMm', 'heightMm']);
+        $node->object(['form', 'diameterMm', 'baseMm', 'rimMm', 'lengthMm', 'widthMm', 'heightMm', 'litres']);
         $form = $node->at('form')->string();
-        $height = $node->at('heightMm')->number(5, 3000);
+        $ml = $node->has('litres') ? 1000 * $node->at('litres')->number(0.05, 5000) : null;
+        if (null !== $ml && $node->has('heightMm')) {
+            $node->at('litres')->fault('A vessel is given its height or its litres, not both.');
+        }
+        $height = null === $ml ? $node->at('heightMm')->number(5, 3000) : 100.0;
         $size = static fn (string $key): float => $node->at($key)->number(10, 5000);
+        $of = static fn (float $rim, float $base, float $length): Shape => self::shapeOf($form, $rim, $base, $length, $height, $ml ? $ml / 1000 : null);
+        try {
+            return match ($form) {
+                'straight' => $of($size('diameterMm'), 100, 100),
+                'box' => $of($size('widthMm'), 100, $size('lengthMm')),
+                'tapered' => $of($size('rimMm'), $size('baseMm'), 100),
+                'bowl' => $of($size('rimMm'), 100, 100),
+                default => $this->unknownShape($node, $height),
+            };
+        } catch (\DomainException $impossible) {
+            $node->at('litres')->fault('{why}', ['why' => $impossible->getMessage()]);
 
-        return match ($form) {
-            'straight' => StraightShape::round($size('diameterMm'), $height),
-            'box' => StraightShape::rectangular($size('lengthMm'), $size('widthMm'), $height),
-            'tapered' => new TaperedShape($size('baseMm') / 2, $size('rimMm') / 2, $height),
-            'bowl' => new BowlShape($size('rimMm') / 2, $height),
-            default => $this->unknownShape($node, $height),
+            return StraightShape::round(200, 100);
+        }
+    }
+
+    /**
+     * The inside of a vessel by its measured numbers; with litres to the brim, these take the place of the height.
+     *
+     * @param float $rim across in mm: the rim, the straight wall, or the width of a box
+     *
+     * @throws \DomainException when so many litres make no vessel
+     */
+    public static function shapeOf(string $form, float $rim, float $base, float $length, float $height, ?float $litres): Shape
+    {
+        $mm3 = null === $litres ? null : $litres * 1e6;
+        [$b, $r] = [$base / 2, $rim / 2];
+        $shape = match ($form) {
+            'box' => StraightShape::rectangular($length, $rim, null === $mm3 ? $height : $mm3 / ($length * $rim)),
+            'tapered' => new TaperedShape($b, $r, null === $mm3 ? $height : 3 * $mm3 / (\M_PI * ($b * $b + $b * $r + $r * $r))),
+            'bowl' => null === $litres ? new BowlShape($r, $height) : BowlShape::fromBrimful($r, 1000 * $litres),
+            default => StraightShape::round($rim, null === $mm3 ? $height : $mm3 / (\M_PI * $r * $r)),
         };
+        if ($shape->heightMm() < 5 || $shape->heightMm() > 3000) {
+            throw new \DomainException(\sprintf('%g litres would make it %.0f mm high; 5 to 3000 mm is possible.', $litres ?? 0, $shape->heightMm()));
+        }
+
+        return $shape;
     }
 
     private function unknownShape(Node $node, float $height): Shape

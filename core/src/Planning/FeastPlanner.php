@@ -9,6 +9,10 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\Problem;
+use FeastLadle\Schedule\Progress;
+use FeastLadle\Schedule\Replan;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
@@ -17,13 +21,24 @@ use FeastLadle\Schedule\Solver;
 final readonly class FeastPlanner
 {
     /** Enough for a home feast; small, as a cook waits for it. */
-    public const DEFAULT_BUDGET_MS = 30;
+    private const LEAST_BUDGET_MS = 40;
 
-    /** When something is late after that, so much longer is looked before saying so. */
+    /** For each activity, where there are more. */
+    private const BUDGET_MS_EACH = 2;
+
+    /** On the day itself an answer is wanted at once. */
+    private const REPLAN_BUDGET_MS = 150;
+
+    /** When something is late after that, so many times longer is looked before saying so. */
     private const PATIENCE = 10;
 
     public function __construct(private Larder $larder)
     {
+    }
+
+    private static function budgetFor(Problem $problem): Budget
+    {
+        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(self::PATIENCE);
     }
 
     public function quantities(Feast $feast, Kitchen $kitchen): Quantities
@@ -41,27 +56,39 @@ final readonly class FeastPlanner
         return (new ScheduleBuilder($feast, $kitchen, $this->larder, $quantities))->build($notBefore, $without);
     }
 
-    public function plan(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null, ?Budget $budget = null, int $seed = 1): Plan
+    /** @param Solution|null $near a former plan of the same beginning, from which as little as may be should move */
+    public function plan(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null, ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Plan
     {
-        $budget ??= Budget::milliseconds(self::DEFAULT_BUDGET_MS);
         $quantities = $this->quantities($feast, $kitchen);
         $draft = $this->draft($feast, $kitchen, $quantities, $notBefore);
-        $solution = (new Solver())->solve($draft->problem, $budget, $seed);
-        $first = $this->assemble($feast, $kitchen, $quantities, $draft, $solution);
-        if (SolutionStatus::Unknown === $solution->status || $first->isLate()) {
-            $budget = $budget->times(self::PATIENCE);
-            $solution = (new Solver())->solve($draft->problem, $budget, $seed);
-        }
+        $budget ??= self::budgetFor($draft->problem);
+        $solution = (new Solver())->solve($draft->problem, $budget, $seed, $near);
         $leftOut = [];
         if (SolutionStatus::Feasible !== $solution->status) {
             $leftOut = (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $quantities, $notBefore);
             $draft = $this->draft($feast, $kitchen, $quantities, $notBefore, array_map(static fn (Obstacle $o): string => $o->dish, $leftOut));
             $solution = (new Solver())->solve($draft->problem, $budget, $seed);
         }
-        $draft = new ScheduleDraft($draft->problem, $draft->origin, $draft->steps, $draft->lastOf, [...$draft->obstacles, ...$leftOut]);
+        $draft = $draft->withObstacles($leftOut);
         $plan = $this->assemble($feast, $kitchen, $quantities, $draft, $solution);
 
         return (new Lateness($this))->explain($plan, $feast, $kitchen, $draft, $notBefore);
+    }
+
+    /** Goes on looking from a plan; null when nothing better was found in the time. */
+    public function improve(Feast $feast, Kitchen $kitchen, Plan $plan, ?\DateTimeImmutable $notBefore, Budget $budget, int $seed): ?Plan
+    {
+        if (SolutionStatus::Feasible !== $plan->solution->status || $plan->solution->objective === $plan->solution->bound) {
+            return null;
+        }
+        $draft = $this->draft($feast, $kitchen, $plan->quantities, $notBefore, array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))));
+        $solution = (new Solver())->solve($draft->problem, $budget, $seed, $plan->solution, false);
+        if (SolutionStatus::Feasible !== $solution->status || $solution->objective >= $plan->solution->objective) {
+            return null;
+        }
+        $better = $this->assemble($feast, $kitchen, $plan->quantities, $draft, $solution)->withObstacles($plan->obstacles);
+
+        return (new Lateness($this))->explain($better, $feast, $kitchen, $draft, $notBefore);
     }
 
     /** Puts a stored solution and its problem together again, without solving. */
@@ -75,13 +102,58 @@ final readonly class FeastPlanner
 
             return new Plan($quantities, $draft->problem, $solution, $draft->origin, [], [], $obstacles);
         }
-        $faults = (new Audit())->faults($draft->problem, $solution);
-        if ([] !== $faults) {
-            throw new \LogicException('The schedule fails its audit: '.implode('; ', \array_slice($faults, 0, 3)));
+        $this->audit($draft->problem, $solution);
+
+        return $this->tell($feast, $kitchen, $quantities, $draft, $solution, $obstacles);
+    }
+
+    /**
+     * Plans what is left at a given minute: what is done stays, what runs keeps its fire and pot, the rest moves as little as
+     * it must.
+     *
+     * @param ScheduleDraft                                                $draft   the one that $before was made from
+     * @param array<string, array{\DateTimeImmutable, \DateTimeImmutable}> $done    start and end by activity
+     * @param array<string, \DateTimeImmutable>                            $running start by activity
+     *
+     * @return array{Plan, list<string>} the plan, and what can no longer be kept, in words
+     */
+    public function replan(Feast $feast, Kitchen $kitchen, Quantities $quantities, ScheduleDraft $draft, Solution $before, \DateTimeImmutable $now, array $done, array $running, ?Budget $budget = null, int $seed = 1): array
+    {
+        $done = array_map(static fn (array $d): array => [$draft->minute($d[0]), $draft->minute($d[1])], $done);
+        $running = array_map($draft->minute(...), $running);
+        foreach ($draft->problem->links as $link) {
+            // A marker of no length goes with the step that takes the contents over.
+            if (!isset($draft->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
+                $start = $done[$link->from][0] ?? $running[$link->from] ?? null;
+                if (null !== $start) {
+                    $done[$link->to] = [$start, $start];
+                }
+            }
         }
+        $replan = Replan::of($draft->problem, $before, new Progress($draft->minute($now), $done, $running));
+        $solution = (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::REPLAN_BUDGET_MS), $seed, $replan->near);
+        if (SolutionStatus::Feasible !== $solution->status) {
+            return [$this->assemble($feast, $kitchen, $quantities, $draft, $solution), $replan->letGo];
+        }
+        $this->audit($replan->problem, $solution);
+
+        return [$this->tell($feast, $kitchen, $quantities, $draft, $replan->whole($solution), $draft->obstacles), $replan->letGo];
+    }
+
+    private function audit(Problem $problem, Solution $solution): void
+    {
+        $faults = (new Audit())->faults($problem, $solution);
+        if ([] !== $faults) {
+            throw new FailedAudit('The schedule fails its audit: '.implode('; ', \array_slice($faults, 0, 3)));
+        }
+    }
+
+    /** @param list<Obstacle> $obstacles */
+    private function tell(Feast $feast, Kitchen $kitchen, Quantities $quantities, ScheduleDraft $draft, Solution $solution, array $obstacles): Plan
+    {
         $steps = [];
         $timings = [];
-        $vessels = $this->vesselsByStep($quantities, $solution);
+        $vessels = $this->vesselsByStep($quantities, $draft, $solution);
         $numbers = $this->batchNumbers($draft, $solution);
         foreach ($draft->steps as $id => $key) {
             $placement = $solution->activities[$id];
@@ -103,19 +175,46 @@ final readonly class FeastPlanner
             $steps[] = new PlannedStep(
                 new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step), $planned, $step, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end),
                 (int) round($length * $range->min / max(1, $range->likely)), (int) round($length * $range->max / max(1, $range->likely)),
-                $burner, $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [], $people, $planned->bowls[$key->step],
+                $burner, $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [], $people, $this->bowls($planned->bowls[$key->step], $draft->flows[$key->dish]->share($key->batch), $kitchen), $id, $key->batch < 0 ? $draft->flows[$key->dish]->wave($key->batch)->moment : null,
             );
             if (isset($draft->lastOf[$id])) {
-                $due = $feast->firstMoment()->at;
-                $ready = $draft->instant($placement->end);
-                if (!isset($timings[$key->dish]) || $ready > $timings[$key->dish]->ready) {
-                    $timings[$key->dish] = new DishTiming($key->dish, $ready, $due, max(0, intdiv($ready->getTimestamp() - $due->getTimestamp(), 60)), []);
-                }
+                $timing = DishTiming::at($key->dish, $draft->momentOf[$id]->at, $draft->instant($placement->end));
+                $timings[$key->dish] = isset($timings[$key->dish]) ? $timings[$key->dish]->tighter($timing) : $timing;
             }
         }
         usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [$b->startMinute, $b->endMinute, $b->key->id()]);
 
-        return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles);
+        return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles, true, $this->jobs($feast, $kitchen, $draft, $solution));
+    }
+
+    /** @return list<PlannedJob> */
+    private function jobs(Feast $feast, Kitchen $kitchen, ScheduleDraft $draft, Solution $solution): array
+    {
+        $jobs = [];
+        foreach ($feast->boxes as $box) {
+            $placement = $solution->activities[ScheduleBuilder::BOX.$box->id] ?? null;
+            if (null !== $placement) {
+                $jobs[] = new PlannedJob($box->name, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end), array_merge(...$placement->uses), null, true);
+            }
+        }
+        foreach ($feast->otherWork as $work) {
+            $jobs[] = new PlannedJob($work->name, $draft->minute($work->from), $draft->minute($work->to), $work->from, $work->to, isset($kitchen->people[$work->on]) ? [$work->on] : [], isset($kitchen->burners[$work->on]) ? $work->on : null, false);
+        }
+        usort($jobs, static fn (PlannedJob $a, PlannedJob $b): int => $a->startMinute <=> $b->startMinute);
+
+        return $jobs;
+    }
+
+    /**
+     * Of bowls that go into all batches at once, what one of several moments takes.
+     *
+     * @param list<MeasuredBowl> $bowls
+     *
+     * @return list<MeasuredBowl>
+     */
+    private function bowls(array $bowls, float $share, Kitchen $kitchen): array
+    {
+        return 1.0 === $share ? $bowls : array_map(static fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $kitchen->writer()), $bowls);
     }
 
     /**
@@ -143,12 +242,13 @@ final readonly class FeastPlanner
     }
 
     /** @return array<string, list<string>> vessel ids by dish/batch/step */
-    private function vesselsByStep(Quantities $quantities, Solution $solution): array
+    private function vesselsByStep(Quantities $quantities, ScheduleDraft $draft, Solution $solution): array
     {
         $vessels = [];
-        foreach ($quantities->dishes as $planned) {
+        foreach ($draft->flows as $dish => $batchFlow) {
+            $planned = $quantities->dishes[$dish];
             foreach ($planned->batchPlan->pots as $choice) {
-                foreach ($choice->run->isOnce() ? [0] : range(1, $planned->batchPlan->batches) as $batch) {
+                foreach ($batchFlow->placesOfRun($choice->run) as $batch) {
                     $hold = $planned->dish->id.'/'.$batch.'/'.$choice->run->id;
                     foreach ($choice->run->flows as $flow) {
                         $vessels[$planned->dish->id.'/'.$batch.'/'.$flow->step->id] = array_merge(...($solution->holds[$hold] ?? [[]]));

@@ -54,7 +54,7 @@ final readonly class Lateness
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, $reasons);
         }
 
-        return new Plan($plan->quantities, $plan->problem, $plan->solution, $plan->origin, $plan->steps, $timings, $plan->obstacles);
+        return $plan->withTimings($timings);
     }
 
     /** @return list<Obstacle> */
@@ -79,7 +79,7 @@ final readonly class Lateness
                 }
             }
             $reasons[] = 'resource' === $conflict->kind
-                ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', ['resources' => implode(', ', array_map(static fn (string $r): string => ($kitchen->burners[$r] ?? $kitchen->vessels[$r] ?? $kitchen->people[$r] ?? null)->name ?? $r, $conflict->resources)), 'steps' => implode(', ', array_keys($titles))])
+                ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', ['resources' => ResourceNames::list($kitchen, $conflict->resources), 'steps' => implode(', ', array_keys($titles))])
                 : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', ['steps' => implode(', ', array_reverse(array_keys($titles)))]);
         }
 

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Planning;
 
+use FeastLadle\Schedule\Objective;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Solution;
+use FeastLadle\Schedule\SolutionStatus;
 
 /** A feast, planned: quantities, and who does what when. */
 final readonly class Plan
@@ -13,6 +15,7 @@ final readonly class Plan
     /**
      * @param list<PlannedStep>         $steps     by start
      * @param array<string, DishTiming> $timings   by dish id
+     * @param list<PlannedJob>          $jobs      work beside the recipes, by start
      * @param list<Obstacle>            $obstacles dishes that can't be cooked or placed at all, and why
      */
     public function __construct(
@@ -23,7 +26,15 @@ final readonly class Plan
         public array $steps,
         public array $timings,
         public array $obstacles,
+        public bool $isScheduled = true,
+        public array $jobs = [],
     ) {
+    }
+
+    /** Amounts, pots and stores only; when and by whom is still to be found. */
+    public static function unscheduled(Quantities $quantities): self
+    {
+        return new self($quantities, new Problem(0, 1, 60, [], [], [], [], Objective::justInTime()), Solution::none(SolutionStatus::Unknown, 0, []), new \DateTimeImmutable('@0'), [], [], [], false);
     }
 
     /** Whether everything is there, and in time. */
@@ -42,5 +53,17 @@ final readonly class Plan
         }
 
         return false;
+    }
+
+    /** @param array<string, DishTiming> $timings */
+    public function withTimings(array $timings): self
+    {
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs);
+    }
+
+    /** @param list<Obstacle> $obstacles */
+    public function withObstacles(array $obstacles): self
+    {
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs);
     }
 }

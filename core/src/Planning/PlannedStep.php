@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace FeastLadle\Planning;
 
+use FeastLadle\Feast\Moment;
 use FeastLadle\Recipe\Step;
 
 /** A step with its place in the plan. */
 final readonly class PlannedStep
 {
     /**
-     * @param string|null        $burner  burner id
-     * @param list<string>       $vessels vessel ids
-     * @param list<string>       $people  person ids
+     * @param string|null        $burner   burner id
+     * @param list<string>       $vessels  vessel ids
+     * @param list<string>       $people   person ids
      * @param list<MeasuredBowl> $bowls
+     * @param string             $activity its id in the schedule problem; batches are numbered anew for the cook
+     * @param Moment|null        $for      the moment whose batches it takes up, where it is done for each of several
      */
     public function __construct(
         public StepKey $key,
@@ -29,11 +32,21 @@ final readonly class PlannedStep
         public array $vessels,
         public array $people,
         public array $bowls,
+        public string $activity,
+        public ?Moment $for = null,
     ) {
     }
 
     public function minutes(): int
     {
         return $this->endMinute - $this->startMinute;
+    }
+
+    /** Days from a date, in the feast's own zone: −1 is the day before. */
+    public function dayFrom(string $date, \DateTimeZone $zone): int
+    {
+        $day = new \DateTimeImmutable($this->start->setTimezone($zone)->format('Y-m-d').' 12:00', new \DateTimeZone('UTC'));
+
+        return (int) round(($day->getTimestamp() - (new \DateTimeImmutable($date.' 12:00', new \DateTimeZone('UTC')))->getTimestamp()) / 86400);
     }
 }

@@ -18,6 +18,8 @@ use FeastLadle\Stores\StoresList;
 /** From guests to grams: demand, factor, batches, pots, bowls, stores. */
 final readonly class QuantityPlanner
 {
+    private const BASE_LEVELS = 3;
+
     public function __construct(private Larder $larder)
     {
     }
@@ -25,7 +27,7 @@ final readonly class QuantityPlanner
     public function plan(Feast $feast, Kitchen $kitchen): Quantities
     {
         $chooser = new PotChooser($kitchen, $this->larder);
-        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        $writer = $kitchen->writer();
         $asWritten = [];
         $plate = 0.0;
         foreach ($feast->dishes as $dish) {
@@ -49,7 +51,84 @@ final readonly class QuantityPlanner
             }
         }
 
-        return new Quantities($dishes, StoresList::from($measured, $this->larder), $plateShare);
+        foreach ($this->bases($dishes, $kitchen, $feast->firstMoment()->at, $chooser, $writer, $inUse) as $id => $planned) {
+            $dishes[$id] = $planned;
+            $measured[$id] = $planned->measured;
+        }
+
+        return new Quantities($dishes, StoresList::from($measured, $this->larder, $kitchen, $feast->firstMoment()->at, $this->reserves($dishes)), $plateShare);
+    }
+
+    /**
+     * @param array<string, PlannedDish> $dishes
+     *
+     * @return array<string, float> grams that only stand by, by ingredient
+     */
+    private function reserves(array $dishes): array
+    {
+        $reserves = [];
+        foreach ($dishes as $planned) {
+            foreach ($planned->bowls as $step => $bowls) {
+                $times = $planned->dish->recipe->step($step)->once ? 1 : $planned->batchPlan->batches;
+                foreach ($bowls as $bowl) {
+                    if ($bowl->reserve) {
+                        $reserves[$bowl->ingredient->id] = ($reserves[$bowl->ingredient->id] ?? 0.0) + $times * $bowl->grams;
+                    }
+                }
+            }
+        }
+
+        return $reserves;
+    }
+
+    /**
+     * What the dishes take of other recipes, each made once for all of them; bases may take from bases.
+     *
+     * @param array<string, PlannedDish> $dishes
+     * @param array<string, int>         $inUse
+     *
+     * @return array<string, PlannedDish>
+     */
+    private function bases(array $dishes, Kitchen $kitchen, \DateTimeImmutable $day, PotChooser $chooser, AmountWriter $writer, array $inUse): array
+    {
+        /** @var array<string, PlannedDish> $bases */
+        $bases = [];
+        $letters = [];
+        // A base of a base asks for more of what was planned before: as often as there are levels.
+        for ($round = 0; $round < self::BASE_LEVELS; ++$round) {
+            $need = [];
+            $recipes = [];
+            foreach ([...$dishes, ...$bases] as $planned) {
+                foreach ($planned->batchPlan->ledger->bases() as $slug => $grams) {
+                    $need[$slug] = ($need[$slug] ?? 0.0) + $grams;
+                    $recipes[$slug] = $planned->dish->recipe->bases[$slug];
+                }
+            }
+            foreach ($need as $slug => $grams) {
+                // What stands ready in the pantry is not made again.
+                $grams -= $this->standing($kitchen, $slug, $day);
+                if ($grams <= 1e-6) {
+                    continue;
+                }
+                $letters[$slug] ??= \chr(97 + \count($letters));
+                $dish = Dish::base($recipes[$slug], $letters[$slug]);
+                $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+                $demand = Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten));
+                $bases[$dish->id] = $this->planned($dish, $demand, $asWritten, $chooser, $writer, $inUse);
+            }
+        }
+
+        return $bases;
+    }
+
+    private function standing(Kitchen $kitchen, string $slug, \DateTimeImmutable $day): float
+    {
+        $grams = 0.0;
+        foreach ($kitchen->pantry as $onHand) {
+            $grams += $onHand->what === $slug && $onHand->isGoodOn($day) ? $onHand->grams : 0.0;
+        }
+
+        return $grams;
     }
 
     /** Grams of one unit of the portion: a gram, or a finished piece. */
@@ -63,12 +142,21 @@ final readonly class QuantityPlanner
     {
         $usual = $dish->recipe->portion;
         $portion = $usual->withAmount(($dish->portion ?? $usual->amount) * $plateShare);
-        $demand = Demand::of($portion, $feast->groups, $dish->uptake, $feast->bowls());
+
+        $demand = Demand::of($portion, $feast->groups, $dish->uptake, $feast->bowls(), $feast->inBoxes($dish));
+        $calls = array_values(array_filter(DemandCurve::called($feast, $dish->id, $demand), static fn (array $row): bool => $row['now'] > 0));
+
+        return $this->planned($dish, $demand, $asWritten, $chooser, $writer, $inUse, Waves::leastBatches($dish->recipe, $calls));
+    }
+
+    /** @param array<string, int> $inUse */
+    private function planned(Dish $dish, Demand $demand, Ledger $asWritten, PotChooser $chooser, AmountWriter $writer, array $inUse, int $least = 1): PlannedDish
+    {
         $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches);
-        $plan = $chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse);
+        $plan = $chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse, $least);
         [$measured, $bowls] = $this->measure($plan, $writer);
 
-        return new PlannedDish($dish, $demand, $factorFor($plan->batches), $portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls);
+        return new PlannedDish($dish, $demand, $factorFor($plan->batches), $demand->portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls);
     }
 
     /** How many times the recipe as written makes what is needed; for pieces, a whole number from every batch. */
@@ -77,10 +165,14 @@ final readonly class QuantityPlanner
         $pieces = $demand->portion->countsPieces;
         $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
         $factor = $need / ($pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams());
-        // Spice grows slower than the body, so the yield falls a trace short of the plain multiple: two corrections close it.
-        for ($i = 0; $i < 2; ++$i) {
+        // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few corrections close it.
+        for ($i = 0; $i < 8; ++$i) {
             $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches);
-            $factor *= $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
+            $short = $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
+            $factor *= $short;
+            if (abs($short - 1) < 1e-5) {
+                break;
+            }
         }
 
         return $factor;
@@ -98,7 +190,13 @@ final readonly class QuantityPlanner
                 $ingredient = $this->larder->get($bowl->ingredient);
                 $grams = $writer->measuredGrams($ingredient, $bowl->grams);
                 $measured[$bowl->ingredient] = ($measured[$bowl->ingredient] ?? 0.0) + $times * $grams;
-                $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how);
+                $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, false, $bowl->grams, $bowl->baseGrams, $bowl->exponent, $bowl->boilsOff);
+                if ($bowl->reserve > 0) {
+                    // The reserve is bought and stands ready, whether or not it goes in.
+                    $grams = $writer->measuredGrams($ingredient, $bowl->reserve);
+                    $measured[$bowl->ingredient] += $times * $grams;
+                    $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, true);
+                }
             }
         }
         foreach ($plan->pots as $choice) {

@@ -5,18 +5,17 @@ declare(strict_types=1);
 namespace FeastLadle\Planning;
 
 use FeastLadle\Batch\PotChoice;
+use FeastLadle\Feast\Box;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Feast\Shift;
+use FeastLadle\Feast\Moment;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\KeepingPlace;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\ServingWay;
-use FeastLadle\Recipe\Skill;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\Due;
@@ -37,8 +36,10 @@ use FeastLadle\Schedule\Resource;
  */
 final class ScheduleBuilder
 {
-    private const COLD = 'cold-space';
     private const WASHING_MINUTES = 4;
+
+    /** What takes the loads up stands ready within so many minutes of the first. */
+    private const STRAIGHT_ON = 5;
 
     /** A dish that is late is worse than anything early. */
     private const LATE_COST = 60;
@@ -46,11 +47,16 @@ final class ScheduleBuilder
     /** A minute that a hot dish stands before it is dished up. */
     private const WARM_WAIT_COST = 4;
 
+    /** Before the id of a box: its packing is an activity. */
+    public const BOX = 'box:';
+
+    /** So many pack side by side, if they are there. */
+    private const PACKERS = 2;
+
+    private const PACKING_PERCENT = 75;
+
     /** How long after the last moment the plan may run, for feasts that can't be in time. */
     private const OVERRUN_MINUTES = 720;
-
-    /** Another pot serves as well when a step takes at most this much longer in it. */
-    private const AS_GOOD_AS = 1.25;
 
     /** @var array<string, Activity> */
     private array $activities = [];
@@ -67,19 +73,32 @@ final class ScheduleBuilder
     /** @var array<string, string> */
     private array $lastOf = [];
 
+    /** @var array<string, Moment> the moment of each step that finishes a dish, by activity */
+    private array $momentOf = [];
+
+    /** @var array<string, BatchFlow> by dish */
+    private array $flows = [];
+
     /** @var list<Obstacle> */
     private array $obstacles = [];
+
+    /** @var array<string, PlannedDish> dishes whose steps are in the problem, by id */
+    private array $built = [];
 
     private int $horizonEnd = 0;
 
     /** Minutes of the last step of the dish at work. */
     private int $lastMinutes = 0;
 
-    private readonly StepTimer $timer;
+    private readonly StepNeeds $stepNeeds;
 
-    public function __construct(private readonly Feast $feast, private readonly Kitchen $kitchen, private readonly Larder $larder, private readonly Quantities $quantities)
+    private readonly VesselNeeds $vesselNeeds;
+
+    public function __construct(private readonly Feast $feast, private readonly Kitchen $kitchen, Larder $larder, private readonly Quantities $quantities)
     {
-        $this->timer = new StepTimer($kitchen, $larder);
+        $timer = new StepTimer($kitchen, $larder);
+        $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer);
+        $this->vesselNeeds = new VesselNeeds($kitchen, $timer);
     }
 
     /**
@@ -100,14 +119,41 @@ final class ScheduleBuilder
         $minute = static fn (\DateTimeImmutable $at): int => intdiv($at->getTimestamp() - $origin->getTimestamp(), 60);
         $this->horizonEnd = $horizonEnd = max(1, $minute($this->feast->lastMoment()->at)) + self::OVERRUN_MINUTES;
 
-        foreach ($this->quantities->dishes as $planned) {
-            if (!\in_array($planned->dish->id, $without, true)) {
-                $this->dish($planned, $minute);
-            }
+        foreach ($this->wanted($without) as $planned) {
+            $this->dish($planned, $minute);
+        }
+        foreach ($this->feast->boxes as $box) {
+            $this->packing($box, $minute);
         }
         $problem = new Problem(0, $horizonEnd, 60, $this->resources($minute, $horizonEnd), $this->activities, $this->links, $this->holds, Objective::justInTime());
 
-        return new ScheduleDraft($problem, $origin, $this->steps, $this->lastOf, $this->obstacles);
+        return new ScheduleDraft($problem, $origin, $this->steps, $this->lastOf, $this->obstacles, $this->momentOf, $this->flows);
+    }
+
+    /**
+     * @param list<string> $without
+     *
+     * @return list<PlannedDish> each after the bases it takes from; bases that nobody takes are left out
+     */
+    private function wanted(array $without): array
+    {
+        $wanted = [];
+        $add = function (PlannedDish $planned) use (&$add, &$wanted): void {
+            foreach (array_keys($planned->batchPlan->ledger->bases()) as $slug) {
+                // A base that stands ready in the pantry is not planned.
+                if (isset($this->quantities->dishes['base-'.$slug])) {
+                    $add($this->quantities->dishes['base-'.$slug]);
+                }
+            }
+            $wanted[$planned->dish->id] = $planned;
+        };
+        foreach ($this->quantities->dishes as $planned) {
+            if (!$planned->dish->isBase && !\in_array($planned->dish->id, $without, true)) {
+                $add($planned);
+            }
+        }
+
+        return array_values($wanted);
     }
 
     /**
@@ -119,17 +165,28 @@ final class ScheduleBuilder
     {
         $resources = [];
         $always = [[0, $horizonEnd]];
+        $lent = [];
+        foreach ($this->feast->otherWork as $work) {
+            $lent[$work->on][] = [$minute($work->from), $minute($work->to)];
+        }
         foreach ($this->kitchen->burners as $burner) {
-            $resources[$burner->id] = new Resource($burner->id, 1, 0, $always);
+            $resources[$burner->id] = new Resource($burner->id, 1, 0, Calendar::without($always, $lent[$burner->id] ?? []));
         }
         foreach ($this->kitchen->vessels as $vessel) {
-            $resources[$vessel->id] = new Resource($vessel->id, 1, self::WASHING_MINUTES, $always);
+            $resources[$vessel->id] = new Resource($vessel->id, 1, self::WASHING_MINUTES, Calendar::without($always, $lent[$vessel->id] ?? []));
         }
         foreach ($this->kitchen->people as $person) {
-            $resources[$person->id] = new Resource($person->id, 100, 0, $this->calendar($person->id, $minute, $horizonEnd));
+            $resources[$person->id] = new Resource($person->id, 100, 0, Calendar::without($this->calendar($person->id, $minute, $horizonEnd), $lent[$person->id] ?? []));
+        }
+        foreach ($this->kitchen->tools as $tool) {
+            $resources[StepNeeds::TOOL.$tool->id] = new Resource(StepNeeds::TOOL.$tool->id, 1, (int) ceil($tool->restMinutes), $always);
+        }
+        if ($this->kitchen->dryingM2 >= 0.01) {
+            // In square decimetres: the scheduler counts whole units.
+            $resources[StepNeeds::DRYING] = new Resource(StepNeeds::DRYING, (int) floor(100 * $this->kitchen->dryingM2), 0, $always);
         }
         if ($this->kitchen->coldLitres >= 1) {
-            $resources[self::COLD] = new Resource(self::COLD, (int) floor($this->kitchen->coldLitres), 0, $always);
+            $resources[StepNeeds::COLD] = new Resource(StepNeeds::COLD, (int) floor($this->kitchen->coldLitres), 0, $always);
         }
 
         return $resources;
@@ -150,18 +207,8 @@ final class ScheduleBuilder
                 $intervals[] = [$from, $to];
             }
         }
-        sort($intervals);
-        $merged = [];
-        foreach ($intervals as $interval) {
-            $last = array_key_last($merged);
-            if (null !== $last && $interval[0] <= $merged[$last][1]) {
-                $merged[$last][1] = max($merged[$last][1], $interval[1]);
-            } else {
-                $merged[] = $interval;
-            }
-        }
 
-        return $merged;
+        return Calendar::merged($intervals);
     }
 
     /** @param \Closure(\DateTimeImmutable): int $minute */
@@ -178,119 +225,39 @@ final class ScheduleBuilder
 
             return;
         }
-        $pots = $planned->batchPlan->potOfStep();
-        $needs = [];
-        $ranges = [];
-        foreach ($dish->recipe->steps as $step) {
-            $range = $this->needsOf($planned, $step, $pots, $needs);
-            if ($range instanceof Obstacle) {
-                $this->obstacles[] = $range;
+        foreach (array_keys($planned->batchPlan->ledger->bases()) as $slug) {
+            if (isset($this->quantities->dishes['base-'.$slug]) && !isset($this->built['base-'.$slug])) {
+                $this->obstacles[] = new Obstacle($dish->id, 'It takes from "{base}", which can\'t be made here. Buy it, or mend that first.', ['base' => $dish->recipe->bases[$slug]->name]);
 
                 return;
             }
-            $ranges[$step->id] = $range;
         }
+        $found = $this->stepNeeds->of($planned);
+        if ($found instanceof Obstacle) {
+            $this->obstacles[] = $found;
+
+            return;
+        }
+        [$needs, $ranges] = $found;
+        $flow = $this->flows[$dish->id] = BatchFlow::of($this->feast, $planned);
         $this->lastMinutes = $ranges[$dish->recipe->lastStep]->likely;
         foreach ($dish->recipe->steps as $step) {
-            foreach ($this->batchesOf($planned, $step) as $batch) {
-                $this->activity($planned, $step, $batch, $ranges[$step->id], $this->forBatch($needs[$step->id], $planned, $batch), $minute);
+            foreach ($flow->places($step) as $batch) {
+                $share = Growth::Fixed === $step->time->growth ? 1.0 : $flow->share($batch);
+                $this->activity($planned, $step, $batch, $ranges[$step->id]->times($share), $this->forBatch($needs[$step->id], $planned, $batch, $share), $minute);
             }
         }
         foreach ($dish->recipe->steps as $step) {
-            foreach ($this->batchesOf($planned, $step) as $batch) {
-                $this->linksOf($planned, $step, $batch);
+            foreach ($flow->places($step) as $batch) {
+                $this->linksOf($planned, $step, $batch, $ranges);
             }
         }
+        $this->built[$dish->id] = $planned;
         foreach ($planned->batchPlan->pots as $choice) {
-            foreach ($choice->run->isOnce() ? [0] : range(1, $planned->batchPlan->batches) as $batch) {
+            foreach ($flow->placesOfRun($choice->run) as $batch) {
                 $this->hold($planned, $choice, $batch);
             }
         }
-    }
-
-    /** @return list<int> batch numbers of a step; 0 for one done once */
-    private function batchesOf(PlannedDish $planned, Step $step): array
-    {
-        return $step->once ? [0] : range(1, $planned->batchPlan->batches);
-    }
-
-    /**
-     * @param array<string, PotChoice>  $pots
-     * @param array<string, list<Need>> $needs by step; references name the step in place of the activity. Filled here.
-     */
-    private function needsOf(PlannedDish $planned, Step $step, array $pots, array &$needs): DurationRange|Obstacle
-    {
-        $flow = $planned->batchPlan->ledger->flow($step->id);
-        $pot = $pots[$step->id] ?? null;
-        $needs[$step->id] = [];
-        $range = null;
-        if (Flame::None !== $step->flame && null !== $pot) {
-            $times = $this->onEachBurner($planned, $flow, $pot);
-            if ([] === $times) {
-                return new Obstacle($planned->dish->id, 'No fire of this kitchen gets "{step}" done in {pot}: what the open pot loses is more than the fire gives.', ['step' => $step->title, 'pot' => $pot->vessel()->name]);
-            }
-            $likely = array_map(static fn (Minutes $m): int => $m->likely, $times);
-            asort($likely);
-            $quickest = $times[(string) array_key_first($likely)];
-            $range = new DurationRange($quickest->min, $quickest->likely, $quickest->max);
-            $same = \count(array_unique($likely)) < 2;
-            $former = $step->vessel?->continues;
-            $before = null === $former ? null : $planned->dish->recipe->step($former);
-            $durations = $same ? [] : array_map(static fn (Minutes $m): int => $m->likely, $times);
-            if (null !== $before && Flame::None !== $before->flame && [] === array_diff(array_keys($this->onEachBurner($planned, $planned->batchPlan->ledger->flow($before->id), $pot)), array_keys($times))) {
-                // The pot stays on the fire it stands on.
-                $needs[$step->id][] = new Need([], 1, 1, $durations, NeedReference::ofActivity($before->id, 0));
-            } else {
-                $needs[$step->id][] = new Need(array_keys($likely), 1, 1, $durations);
-            }
-        }
-        if (null === $range) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scale(), null);
-            if (null === $minutes) {
-                return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', ['step' => $step->title, 'room' => $this->kitchen->roomCelsius]);
-            }
-            $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);
-        }
-        if (AttentionKind::None !== $step->attention->kind) {
-            $people = $this->peopleFor($step->attention->skill);
-            if (\count($people) < $step->attention->people) {
-                return new Obstacle($planned->dish->id, '"{step}" needs {count} people who can do it; {there} have a shift.', ['step' => $step->title, 'count' => $step->attention->people, 'there' => \count($people)]);
-            }
-            $needs[$step->id][] = new Need($people, $step->attention->people, $step->attention->percent);
-        }
-        if (Process::Chill === $step->process) {
-            $litres = (int) ceil($flow->taken->volumeMl($this->larder) / 1000);
-            if ($litres > $this->kitchen->coldLitres) {
-                return new Obstacle($planned->dish->id, '"{step}" needs {litres} litres of cold space; there are {there}.', ['step' => $step->title, 'litres' => $litres, 'there' => $this->kitchen->coldLitres]);
-            }
-            $needs[$step->id][] = new Need([self::COLD], 1, max(1, $litres));
-        }
-
-        return $range;
-    }
-
-    /** @return array<string, Minutes> by burner id, only those that get it done */
-    private function onEachBurner(PlannedDish $planned, StepFlow $flow, PotChoice $pot): array
-    {
-        $times = [];
-        foreach ($this->kitchen->burners as $burner) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scale(), $burner);
-            if (null !== $minutes) {
-                $times[$burner->id] = $minutes;
-            }
-        }
-
-        return $times;
-    }
-
-    /** @return list<string> helpers first, so that the cook stays free for what only a cook can do */
-    private function peopleFor(Skill $skill): array
-    {
-        $there = array_flip(array_map(static fn (Shift $s): string => $s->person, $this->feast->shifts));
-        $people = array_filter($this->kitchen->people, static fn ($p): bool => isset($there[$p->id]) && $p->skill->suffices($skill));
-        uasort($people, static fn ($a, $b): int => (Skill::Cook === $a->skill ? 1 : 0) <=> (Skill::Cook === $b->skill ? 1 : 0));
-
-        return array_keys($people);
     }
 
     /**
@@ -298,10 +265,12 @@ final class ScheduleBuilder
      *
      * @return list<Need> with references to the activities of this batch
      */
-    private function forBatch(array $needs, PlannedDish $planned, int $batch): array
+    private function forBatch(array $needs, PlannedDish $planned, int $batch, float $share): array
     {
-        return array_map(static fn (Need $need): Need => null === $need->sameAs ? $need
-            : new Need([], 1, $need->units, $need->durations, NeedReference::ofActivity((new StepKey($planned->dish->id, $batch, $need->sameAs->id))->id(), $need->sameAs->need)), $needs);
+        $scaled = static fn (Need $need): array => array_map(static fn (int $minutes): int => (int) ceil($minutes * $share), $need->durations);
+
+        return array_map(static fn (Need $need): Need => null === $need->sameAs ? new Need($need->from, $need->count, $need->units, $scaled($need))
+            : new Need([], 1, $need->units, $scaled($need), NeedReference::ofActivity((new StepKey($planned->dish->id, $batch, $need->sameAs->id))->id(), $need->sameAs->need)), $needs);
     }
 
     /**
@@ -312,25 +281,64 @@ final class ScheduleBuilder
     {
         $recipe = $planned->dish->recipe;
         $key = new StepKey($planned->dish->id, $batch, $step->id);
+        $wave = $this->flows[$planned->dish->id]->wave($batch);
         $due = null;
         $earliest = 0;
-        if ($step->id === $recipe->lastStep) {
+        if ($step->id === $recipe->lastStep && !$planned->dish->isBase) {
             $this->lastOf[$key->id()] = $planned->dish->id;
+            $this->momentOf[$key->id()] = $wave->moment;
             $early = match ($recipe->serving) {
                 ServingWay::Hot => 10,
                 ServingWay::Warm => 3,
                 default => 0,
             };
-            $due = new Due($minute($this->feast->firstMoment()->at), $early, self::LATE_COST);
-            // Finished no longer before the last guests than it keeps.
-            $earliest = max(0, min($minute($this->feast->firstMoment()->at), $minute($this->feast->lastMoment()->at) - $recipe->keepMinutes) - $range->likely);
+            $due = new Due($minute($wave->moment->at) - $this->feast->marginMinutes, $early, self::LATE_COST);
+            // Finished no longer before the last who eat of it than it keeps.
+            $earliest = max(0, min($due->at, $minute($wave->until) - $recipe->keepMinutes) - $range->likely);
         }
-        if ($this->waitsWarm($recipe, $step)) {
+        if (!$planned->dish->isBase && $this->waitsWarm($recipe, $step)) {
             // It goes off the flame as shortly before it is dished up as can be.
-            $due = new Due($minute($this->feast->firstMoment()->at) - $this->lastMinutes, self::WARM_WAIT_COST, 0);
+            $due = new Due($minute($wave->moment->at) - $this->feast->marginMinutes - $this->lastMinutes, self::WARM_WAIT_COST, 0);
         }
-        $this->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $this->horizonEnd, $due);
+        $latest = $this->horizonEnd;
+        $pin = $this->feast->pins[$key->id()] ?? null;
+        if (null !== $pin) {
+            // Held at its time, however long it takes where it is done.
+            $earliest = max(0, $minute($pin));
+            $latest = min($latest, $earliest + max([$range->likely, ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs))]));
+        }
+        $this->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $latest, $due);
         $this->steps[$key->id()] = $key;
+    }
+
+    /**
+     * Boxes are packed by any hands, after what goes into them is ready and before their moment.
+     *
+     * @param \Closure(\DateTimeImmutable): int $minute
+     */
+    private function packing(Box $box, \Closure $minute): void
+    {
+        $people = [];
+        foreach ($this->feast->shifts as $shift) {
+            $people[$shift->person] = $shift->person;
+        }
+        $moment = array_values(array_filter($this->feast->moments, static fn (Moment $m): bool => $m->id === $box->at))[0] ?? $this->feast->lastMoment();
+        $held = array_intersect_key($box->holds, $this->built);
+        if (0 === $box->count || [] === $people || [] === $held) {
+            return;
+        }
+        $hands = min(self::PACKERS, \count($people));
+        $minutes = (int) ceil($box->count * $box->packSeconds / 60 / $hands);
+        $id = self::BOX.$box->id;
+        $this->activities[$id] = new Activity($id, new DurationRange((int) ceil(0.8 * $minutes), $minutes, (int) ceil(1.5 * $minutes)), [new Need(array_values($people), $hands, self::PACKING_PERCENT)], 0, $this->horizonEnd, new Due($minute($moment->at) - $this->feast->marginMinutes, 0, self::LATE_COST));
+        foreach (array_keys($held) as $dish) {
+            $last = $this->built[$dish]->dish->recipe->last();
+            foreach ($this->flows[$dish]->places($last) as $place) {
+                if ($this->flows[$dish]->wave($place)->moment->at <= $moment->at) {
+                    $this->links[] = new Link((new StepKey($dish, $place, $last->id))->id(), $id);
+                }
+            }
+        }
     }
 
     /** Whether a step ends hot and only dishing up follows. */
@@ -339,13 +347,17 @@ final class ScheduleBuilder
         return KeepingPlace::Warm === $step->keeping?->place && \in_array($step->id, $recipe->step($recipe->lastStep)->sources(), true);
     }
 
-    private function linksOf(PlannedDish $planned, Step $step, int $batch): void
+    /** @param array<string, DurationRange> $ranges by step */
+    private function linksOf(PlannedDish $planned, Step $step, int $batch, array $ranges): void
     {
         $recipe = $planned->dish->recipe;
         $here = (new StepKey($planned->dish->id, $batch, $step->id))->id();
         $gaps = [];
+        $straightOn = [];
         foreach ($step->takes as $take) {
-            if (null !== $take->fromStep) {
+            if (null !== $take->fromStep && $take->manner->straightOn) {
+                $straightOn[$take->fromStep] = true;
+            } elseif (null !== $take->fromStep) {
                 $gaps[$take->fromStep] = [0, $recipe->step($take->fromStep)->keeping?->minutes];
             }
         }
@@ -353,12 +365,47 @@ final class ScheduleBuilder
             $former = $gaps[$tie->after] ?? [0, null];
             $gaps[$tie->after] = [max($former[0], $tie->minMinutes), null === $tie->maxMinutes ? $former[1] : min($former[1] ?? \PHP_INT_MAX, $tie->maxMinutes)];
         }
+        foreach (array_keys($straightOn) as $former) {
+            unset($gaps[$former]);
+            $this->straightOn($planned, $recipe->step($former), $step, $batch, $ranges);
+        }
+        foreach ($step->bases() as $slug) {
+            $this->fromBase($planned, $slug, $here);
+        }
         foreach ($gaps as $former => [$min, $max]) {
             $source = $recipe->step($former);
-            $batches = $source->once === $step->once ? [$batch] : $this->batchesOf($planned, $source);
-            foreach ($batches as $from) {
+            foreach ($this->flows[$planned->dish->id]->sources($source, $step, $batch) as $from) {
                 $this->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
             }
+        }
+    }
+
+    /**
+     * Each load goes on as it comes out: the taker begins with the first load, and ends after the last has had its time.
+     *
+     * @param array<string, DurationRange> $ranges
+     */
+    private function straightOn(PlannedDish $planned, Step $source, Step $taker, int $batch, array $ranges): void
+    {
+        $first = $this->stepNeeds->firstLoad($planned, $source->id, $planned->batchPlan->potOfStep(), $ranges);
+        $own = $this->stepNeeds->oneLoad($taker, $ranges[$taker->id]);
+        $here = (new StepKey($planned->dish->id, $batch, $taker->id))->id();
+        foreach ($this->flows[$planned->dish->id]->sources($source, $taker, $batch) as $from) {
+            $there = (new StepKey($planned->dish->id, $from, $source->id))->id();
+            $this->links[] = new Link($there, $here, $first, $first + self::STRAIGHT_ON, LinkType::StartToStart);
+            $this->links[] = new Link($there, $here, $own, null, LinkType::EndToEnd);
+        }
+    }
+
+    /** A step that takes from a base comes after the base is made, and no later than it keeps. */
+    private function fromBase(PlannedDish $planned, string $slug, string $here): void
+    {
+        $base = $this->built['base-'.$slug] ?? null;
+        if (null === $base || $planned->dish->recipe->buys($slug)) {
+            return;
+        }
+        foreach ($this->flows[$base->dish->id]->places($base->dish->recipe->last()) as $from) {
+            $this->links[] = new Link((new StepKey($base->dish->id, $from, $base->dish->recipe->lastStep))->id(), $here, 0, $base->dish->recipe->keepMinutes);
         }
     }
 
@@ -374,13 +421,12 @@ final class ScheduleBuilder
                 if (!isset($inRun[$source]) || isset($inRun[$step->id])) {
                     continue;
                 }
-                $takers = 0 === $batch || $step->once ? $this->batchesOf($planned, $step) : [$batch];
-                foreach ($takers as $taker) {
+                foreach ($this->flows[$dish]->takers($planned->dish->recipe->step($source), $batch, $step) as $taker) {
                     $members[] = $this->emptied($dish, $batch, $source, (new StepKey($dish, $taker, $step->id))->id());
                 }
             }
         }
-        $this->holds[$dish.'/'.$batch.'/'.$run->id] = new Hold($dish.'/'.$batch.'/'.$run->id, array_values(array_unique($members)), $this->vesselNeeds($planned, $choice));
+        $this->holds[$dish.'/'.$batch.'/'.$run->id] = new Hold($dish.'/'.$batch.'/'.$run->id, array_values(array_unique($members)), $this->vesselNeeds->of($planned, $choice));
     }
 
     /** A marker of no length at the start of the step that takes the contents over. */
@@ -393,43 +439,5 @@ final class ScheduleBuilder
         }
 
         return $id;
-    }
-
-    /** @return list<Need> */
-    private function vesselNeeds(PlannedDish $planned, PotChoice $choice): array
-    {
-        if (\count($choice->vessels) > 1) {
-            return array_map(static fn ($v): Need => new Need([$v->id]), $choice->vessels);
-        }
-        $options = [$choice->vessel()->id];
-        if (!$choice->ownWish && null === $choice->frying) {
-            foreach ($this->kitchen->vessels as $vessel) {
-                if ($vessel->id !== $choice->vessel()->id && $vessel->kind === $choice->run->kind && $choice->run->needBrimMl <= $vessel->shape->brimfulMl() && $this->isAsGood($planned, $choice, $vessel->id)) {
-                    $options[] = $vessel->id;
-                }
-            }
-        }
-
-        return [new Need($options)];
-    }
-
-    /** Whether every timed step of the run takes about as long in another vessel. */
-    private function isAsGood(PlannedDish $planned, PotChoice $choice, string $vesselId): bool
-    {
-        $other = new PotChoice($choice->run, [$this->kitchen->vessels[$vesselId]], $choice->fullestMl, null, $choice->reason, false);
-        foreach ($choice->run->flows as $flow) {
-            if (!$flow->step->time->growth->isLaw()) {
-                continue;
-            }
-            foreach (Flame::None === $flow->step->flame ? [null] : $this->kitchen->burners as $burner) {
-                $own = $this->timer->minutes($flow, $choice, $planned->scale(), $burner);
-                $there = $this->timer->minutes($flow, $other, $planned->scale(), $burner);
-                if (null !== $own && (null === $there || $there->likely > self::AS_GOOD_AS * $own->likely + 1)) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 }

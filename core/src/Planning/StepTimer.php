@@ -23,6 +23,9 @@ use FeastLadle\Recipe\TargetKind;
 final readonly class StepTimer
 {
     /** The burner a recipe's own roasting minutes are told for: a domestic gas ring of 1.75 kW. */
+    /** W/m·K of a set sweet. */
+    private const SLAB_CONDUCTIVITY = 0.35;
+
     private const REFERENCE_KW = 1.75 * 0.45;
 
     /** Net power is known to about a fifth. */
@@ -50,11 +53,13 @@ final readonly class StepTimer
         $factor = match ($time->growth) {
             Growth::Fixed => 1.0,
             Growth::Mass => max(0.05, $scale) ** $time->power,
-            Growth::Load => (float) ($pot->frying->loads ?? 1),
+            Growth::Load => (float) $this->loads($flow, $pot),
             default => null,
         };
         if (null !== $factor) {
             $recovery = Growth::Load === $time->growth && null !== $burner ? $this->heatingFat($flow, $pot, $burner) + $this->recovery($flow, $pot, $burner) : 0.0;
+            // Wiped, dried or turned between two loads; seconds are summed before they are rounded.
+            $recovery += ($factor - 1) * max($time->loads->betweenMinutes ?? 0.0, $this->kitchen->toolFor($step->process)->restMinutes ?? 0.0) * (Growth::Load === $time->growth ? 1 : 0);
 
             return Minutes::of($time->minMinutes * $factor + $recovery, $time->likelyMinutes * $factor + $recovery, $time->maxMinutes * $factor + $recovery);
         }
@@ -72,6 +77,15 @@ final readonly class StepTimer
         };
 
         return null === $likely ? null : Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
+    }
+
+    /** How many times the pan, jar or tier is filled. */
+    public function loads(StepFlow $flow, ?PotChoice $pot): int
+    {
+        $pieces = max($flow->gives->pieces, $flow->taken->pieces);
+        $own = null === $flow->step->time->loads ? null : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
+
+        return $pot->frying->loads ?? $own ?? $flow->step->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1;
     }
 
     private function warmUp(StepFlow $flow, PotChoice $pot, ?Burner $burner, float $toCelsius): ?float
@@ -127,7 +141,7 @@ final readonly class StepTimer
         $specificHeat = $flow->taken->heatCapacityKj($this->larder) / $count / max(0.001, $kg);
         $depthM = $shape->depthMm($ml) / 1000;
         if (Process::Set === $step->process) {
-            $tau = Cooling::slabTauMinutes($kg / max(1e-6, $ml / 1e6), $specificHeat, $depthM, $depthM, 0.35, $step->time->medium->filmWm2K());
+            $tau = $this->slabTau($flow, $pot);
         } else {
             $surface = $shape->surfaceM2($depthM * 1000);
             $walls = 2 * \M_PI * $shape->radiusMm($depthM * 500) / 1000 * $depthM;
@@ -135,6 +149,17 @@ final readonly class StepTimer
         }
 
         return Cooling::minutes($tau, $flow->taken->celsius, $target, $around);
+    }
+
+    /** Minutes in which a slab in its tray comes nearer to the room by the factor e. */
+    public function slabTau(StepFlow $flow, PotChoice $pot): float
+    {
+        $count = \count($pot->vessels);
+        $ml = $flow->taken->volumeMl($this->larder) / $count;
+        $kg = $flow->taken->massGrams() / $count / 1000;
+        $depthM = $pot->vessel()->shape->depthMm($ml) / 1000;
+
+        return Cooling::slabTauMinutes($kg / max(1e-6, $ml / 1e6), $flow->taken->heatCapacityKj($this->larder) / $count / max(0.001, $kg), $depthM, $depthM, self::SLAB_CONDUCTIVITY, $flow->step->time->medium->filmWm2K());
     }
 
     /** Bringing the fat to frying heat before the first load. */

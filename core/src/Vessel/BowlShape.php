@@ -16,6 +16,12 @@ final readonly class BowlShape implements Shape
         $this->sphereRadiusMm = ($rimRadiusMm ** 2 + $heightMm ** 2) / (2 * $heightMm);
     }
 
+    /** A bowl known by its rim and what it holds to the brim: h = 2a·sinh(⅓ asinh(3V/πa³)). */
+    public static function fromBrimful(float $rimRadiusMm, float $brimfulMl): self
+    {
+        return new self($rimRadiusMm, 2 * $rimRadiusMm * sinh(asinh(3 * $brimfulMl * 1000 / (\M_PI * $rimRadiusMm ** 3)) / 3));
+    }
+
     public function heightMm(): float
     {
         return $this->heightMm;

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Kitchen;
+
+/** A rule of the house or the day about what may be in a sweet: a name, and what it forbids. */
+final readonly class IngredientRule
+{
+    /** @param list<string> $forbids ingredient ids */
+    public function __construct(public string $id, public string $name, public array $forbids)
+    {
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Measuring;
+
+use FeastLadle\Recipe\Step;
+
+/** The bowls that enter at one step, and what must stand ready before it. */
+final readonly class CardStep
+{
+    /** @param list<CardBowl> $bowls */
+    public function __construct(public Step $step, public array $bowls, public ?Ready $ready)
+    {
+    }
+}
