@@ -44,7 +44,7 @@ test-browser:
 	npx playwright test
 
 bench: setup
-	@php -d opcache.enable_cli=1 -d opcache.jit_buffer_size=64M -d opcache.jit=tracing -d date.timezone=UTC bin/bench
+	@php -d opcache.enable_cli=1 -d date.timezone=UTC bin/bench
 
 screenshots: setup
 	npx playwright test --config e2e/screenshots.config.js

@@ -1,5 +1,19 @@
 import { become, showing } from './page.js';
 
+let asked = 0;
+
+/** When and by whom takes longer to find than how much: it is fetched after, unless something was changed meanwhile. */
+async function planned() {
+    const mine = asked;
+    if (document.querySelector('[data-planning]')) {
+        const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } });
+        const html = await answer.text();
+        if (mine === asked) {
+            become(html);
+        }
+    }
+}
+
 /** A form that sends itself when something in it changes, and shows the answer in place. */
 export function live() {
     return {
@@ -18,6 +32,8 @@ export function live() {
             const form = this.$root;
             const { action } = form;
             const data = new FormData(form);
+            asked += 1;
+            let taken = false;
             if (button) {
                 data.append(button.name, button.value);
             }
@@ -27,9 +43,11 @@ export function live() {
                     if (version) {
                         data.set('version', version.value);
                     }
-                    const answer = await fetch(action, { method: 'POST', body: data, headers: { Accept: 'text/html' } });
+                    const answer = await fetch(action, { method: 'POST', body: data, headers: { Accept: 'text/html', 'X-At-Once': '1' } });
                     become(await answer.text());
-                }),
+                    taken = answer.ok;
+                    // What was refused stays there to be read: no fresh page in its place.
+                }).then(() => (taken ? planned().catch(() => {}) : undefined)),
             );
             return this.before;
         },

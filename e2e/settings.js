@@ -15,7 +15,7 @@ export const use = {
 export const server = {
     command: 'rm -rf var/e2e && bin/serve demo',
     env: { PORT: port, DATA_DIR: `${process.cwd()}/var/e2e`, WORKERS: '3' },
-    url: `${base}/kitchen.json`,
+    url: `${base}/`,
     timeout: 180_000,
     reuseExistingServer: false,
     stdout: 'ignore',

@@ -1,16 +1,22 @@
-import { test } from '@playwright/test';
-import { open, settled, stations } from '../kitchen.js';
+import { expect, test } from '@playwright/test';
+import { open, settled } from '../kitchen.js';
 
+const told = `Semolina kesari, as my aunt tells it
+
+You take two cups of semolina, the fine one, and roast it in half a cup of ghee on a low flame till it smells nice, about ten minutes, don't leave it.
+Meanwhile boil five cups of water with a pinch of saffron.
+Pour the hot water onto the semolina slowly, stirring all the time or it lumps.
+When it has drunk the water add two and a half cups sugar, or jaggery if you like, and stir till it leaves the sides.
+Fry a handful of cashews and raisins in a little ghee, put them on top with cardamom to taste.
+Serve it hot.`;
 const folder = new URL('../../docs/screenshots', import.meta.url).pathname;
 
-for (const station of stations) {
-    test(station, async ({ page }) => {
-        await open(page, `/feasts/1/${station}`);
-        await page.screenshot({ path: `${folder}/${station}.png` });
-    });
-}
-
-for (const [name, path] of [['feasts', '/'], ['recipe', '/recipes/pineapple-kesari'], ['larder', '/larder?q=milk'], ['kitchen', '/kitchen']]) {
+// The temple shows what a crowd needs, the home feast its cooking day.
+const views = [
+    ['guests', '/feasts/2/guests'], ['menu', '/feasts/2/menu'], ['pots', '/feasts/2/pots'], ['dipsticks', '/feasts/2/dipsticks'], ['stores', '/feasts/2/stores'], ['cards', '/feasts/2/cards'], ['boxes', '/feasts/2/boxes'], ['who-eats', '/feasts/2/who-eats'],
+    ['run-sheet', '/feasts/2/run-sheet'], ['stove', '/feasts/2/stove'], ['cook', '/feasts/1/cook'], ['recipe', '/recipes/pulse-coconut-pudding'], ['kitchen', '/kitchen/2'], ['bench', '/benches/tray?cut=crossed-diamonds&a=60&b=35'],
+];
+for (const [name, path] of views) {
     test(name, async ({ page }) => {
         await open(page, path);
         await page.screenshot({ path: `${folder}/${name}.png` });
@@ -25,8 +31,8 @@ test('on a phone', async ({ page }) => {
 
 test('at four in the morning', async ({ page, context, baseURL }) => {
     await context.addCookies([{ name: 'light', value: 'night', url: baseURL }]);
-    await open(page, '/feasts/1/run-sheet');
-    await page.screenshot({ path: `${folder}/run-sheet-night.png` });
+    await open(page, '/feasts/3/run-sheet');
+    await page.screenshot({ path: `${folder}/bell-raising.png` });
 });
 
 test('what does not come in time', async ({ page }) => {
@@ -36,5 +42,23 @@ test('what does not come in time', async ({ page }) => {
         await field.fill('110');
         await field.press('Tab');
     });
+    await expect(page.locator('[data-station=run_sheet]')).not.toContainText('being planned');
     await page.screenshot({ path: `${folder}/not-in-time.png` });
+});
+
+test('writing', async ({ page }) => {
+    await open(page, '/recipes/pulse-coconut-pudding');
+    await page.getByRole('button', { name: 'Change it' }).click();
+    await open(page, page.url());
+    await page.getByRole('link', { name: /Open the step Press the first/ }).click();
+    await expect(page.locator('#step-title')).toContainText('Press the first');
+    await page.screenshot({ path: `${folder}/writing.png` });
+});
+
+test('told', async ({ page }) => {
+    await open(page, '/recipes');
+    await page.locator('textarea').fill(told);
+    await page.getByRole('button', { name: 'Take in' }).first().click();
+    await expect(page.locator('.map-step').first()).toBeVisible();
+    await page.screenshot({ path: `${folder}/told.png` });
 });

@@ -47,7 +47,7 @@ final class PlanCommand extends Command
             ->addArgument('file', InputArgument::REQUIRED, 'A feast document; its kitchen and recipes may stand in it')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, implode(' or ', self::FORMATS), 'text', self::FORMATS)
             ->addOption('kitchen', null, InputOption::VALUE_REQUIRED, 'A kitchen document, when the feast holds none (default: the demo kitchen)')
-            ->addOption('budget-ms', null, InputOption::VALUE_REQUIRED, 'Time for improving the schedule', (string) FeastPlanner::DEFAULT_BUDGET_MS)
+            ->addOption('budget-ms', null, InputOption::VALUE_REQUIRED, 'Time for improving the schedule; as long as suits the feast unless said')
             ->setHelp(<<<'HELP'
                   <info>bin/console ladle:plan data/feasts/new-roof.json</info>
                   <info>bin/console ladle:plan feast.json --kitchen=kitchen.json --format=json</info>
@@ -67,7 +67,7 @@ final class PlanCommand extends Command
             if (!\in_array($option('format'), self::FORMATS, true)) {
                 throw FaultyDocument::because('option', '--format takes {known}, not "{given}".', ['known' => implode(' or ', self::FORMATS), 'given' => $option('format')]);
             }
-            $budget = filter_var($option('budget-ms'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => 3_600_000]]);
+            $budget = '' === $option('budget-ms') ? null : filter_var($option('budget-ms'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => 3_600_000]]);
             if (false === $budget) {
                 throw FaultyDocument::because('option', '--budget-ms takes a whole number, not "{given}".', ['given' => $option('budget-ms')]);
             }
@@ -84,7 +84,7 @@ final class PlanCommand extends Command
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $plan = $this->planner->plan($feast, $kitchen, null, Budget::milliseconds($budget));
+        $plan = $this->planner->plan($feast, $kitchen, null, null === $budget ? null : Budget::milliseconds($budget));
         $output->writeln('json' === $option('format') ? $this->json->write($feast, $kitchen, $plan) : $this->text->write($feast, $kitchen, $plan), OutputInterface::OUTPUT_RAW);
 
         return $plan->isOnTime() ? Command::SUCCESS : Command::FAILURE;

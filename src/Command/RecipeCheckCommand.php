@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
+use App\Service\RecipeBook;
 use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Checking\Severity;
 use FeastLadle\Document\FaultyDocument;
@@ -17,7 +18,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('ladle:recipe:check', 'Checks a recipe file: what cannot be cooked, and what is missing or risky.')]
 final class RecipeCheckCommand extends Command
 {
-    public function __construct(private readonly RecipeReader $reader, private readonly RecipeChecker $checker)
+    public function __construct(private readonly RecipeReader $reader, private readonly RecipeChecker $checker, private readonly RecipeBook $book)
     {
         parent::__construct();
     }
@@ -25,7 +26,7 @@ final class RecipeCheckCommand extends Command
     protected function configure(): void
     {
         $this
-            ->addArgument('file', InputArgument::REQUIRED, 'A recipe document')
+            ->addArgument('file', InputArgument::REQUIRED, 'A recipe document; it is checked by every way it allows')
             ->setHelp("  <info>bin/console ladle:recipe:check recipe.json</info>\n\nExit status: 0 no errors (warnings may be printed), 1 errors, 2 unreadable (faults on standard error).");
     }
 
@@ -33,14 +34,22 @@ final class RecipeCheckCommand extends Command
     {
         try {
             $path = $input->getArgument('file');
-            $recipe = $this->reader->read(Reading::file(\is_string($path) ? $path : '', 'recipe'));
+            $recipes = $this->reader->readEvery(Reading::file(\is_string($path) ? $path : '', 'recipe'), $this->book);
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
         $errors = 0;
-        foreach ($this->checker->check($recipe) as $finding) {
-            $errors += Severity::Error === $finding->severity ? 1 : 0;
-            $output->writeln(\sprintf('%s: step "%s": %s %s', $finding->severity->value, $finding->step, $finding->reasonText(), $finding->adviceText()), OutputInterface::OUTPUT_RAW);
+        $said = [];
+        foreach ($recipes as $recipe) {
+            foreach ($this->checker->check($recipe) as $finding) {
+                $line = \sprintf('%s: step "%s": %s %s', $finding->severity->value, $finding->step, $finding->reasonText(), $finding->adviceText());
+                // What holds by every way is said once.
+                if (!isset($said[$line])) {
+                    $said[$line] = true;
+                    $errors += Severity::Error === $finding->severity ? 1 : 0;
+                    $output->writeln($line.([] === $recipe->way->choices->schools ? '' : ' ['.implode(', ', $recipe->way->options).']'), OutputInterface::OUTPUT_RAW);
+                }
+            }
         }
 
         return 0 === $errors ? Command::SUCCESS : Command::FAILURE;

@@ -47,7 +47,7 @@ final class RecipeExportCommand extends Command
             return Reading::tell(FaultyDocument::because('option', '--format takes {known}, not "{given}".', ['known' => implode(' or ', self::FORMATS), 'given' => \is_string($format) ? $format : '']), $output);
         }
         $recipe = $this->book->find($revision->getRecipe()->getSlug(), $revision->getNumber());
-        $text = 'json' === $format || null === $recipe ? $revision->getDocument() : $this->jsonLd->write($recipe, $this->kitchen->equipment())."\n";
+        $text = 'json' === $format || null === $recipe ? $revision->getDocument() : $this->jsonLd->write($recipe, $this->kitchen->equipment(), $revision->getDocument())."\n";
         $output->write($text, false, OutputInterface::OUTPUT_RAW);
 
         return Command::SUCCESS;

@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Form\FaultMapper;
 use App\Form\NewFeastType;
 use App\Repository\FeastRepository;
+use App\Repository\KitchenRepository;
 use App\Service\CurrentKitchen;
 use App\Service\FeastDesk;
 use App\Service\FeastTemplate;
@@ -20,14 +21,18 @@ use Symfony\Component\Routing\Attribute\Route;
 final class FeastController extends AbstractController
 {
     #[Route('/', name: 'feasts', methods: ['GET', 'POST'])]
-    public function feasts(Request $request, FeastRepository $feasts, CurrentKitchen $kitchen, FeastDesk $desk, FaultMapper $faults, ClockInterface $clock): Response
+    public function feasts(Request $request, FeastRepository $feasts, CurrentKitchen $kitchen, FeastDesk $desk, FaultMapper $faults, ClockInterface $clock, KitchenRepository $kitchens): Response
     {
-        $form = $this->createForm(NewFeastType::class, ['timeZone' => $clock->now()->getTimezone()->getName(), 'count' => 20]);
+        $form = $this->createForm(NewFeastType::class, ['timeZone' => $clock->now()->getTimezone()->getName(), 'count' => 20], ['kitchens' => $kitchens->household()]);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $wish */
             $wish = $form->getData();
             try {
+                $chosen = $kitchens->find((int) (is_numeric($wish['kitchen'] ?? null) ? $wish['kitchen'] : 0));
+                if (null !== $chosen) {
+                    $kitchen->enter($chosen);
+                }
                 $feast = $desk->create(FeastTemplate::document($wish, $kitchen->equipment()));
 
                 return $this->redirectToRoute('menu', ['id' => $feast->getId()], Response::HTTP_SEE_OTHER);
@@ -36,11 +41,11 @@ final class FeastController extends AbstractController
             }
         }
         $open = [];
-        foreach ($feasts->all($kitchen->get()) as $record) {
+        foreach ($feasts->findBy([], ['id' => 'DESC']) as $record) {
             $open[] = $desk->open($record->getId() ?? 0);
         }
 
-        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'kitchen' => $kitchen->get()]);
+        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open]);
     }
 
     #[Route('/feasts/{id}/remove', name: 'feast_remove', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]

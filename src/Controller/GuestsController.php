@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Form\GuestsType;
+use App\Service\OpenFeast;
+use FeastLadle\Feast\MomentKind;
+use FeastLadle\Planning\DemandCurve;
+use FeastLadle\Planning\PlannedDish;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -16,7 +20,7 @@ final class GuestsController extends StationController
     public function guests(int $id, Request $request): Response
     {
         $open = $this->desk->open($id);
-        $form = $this->createForm(GuestsType::class, $open->document);
+        $form = $this->createForm(GuestsType::class, $open->document, ['sittings' => $this->sittings($open)]);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $document */
@@ -26,12 +30,29 @@ final class GuestsController extends StationController
                 $remove = $request->request->all('remove')[$list] ?? null;
                 $document[$list] = $this->rows($document[$list] ?? null, is_numeric($remove) ? (int) $remove : null, isset($request->request->all('add')[$list]) ? $fresh : null);
             }
-            if ($this->take($form, $open, $document, $request)) {
+            $taken = $this->take($form, $open, $document, $request);
+            if ($taken && !$this->inPlace($request)) {
                 return $this->redirectToRoute('guests', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);
+            $form = $taken ? $this->createForm(GuestsType::class, $open->document, ['sittings' => $this->sittings($open)]) : $form;
         }
 
-        return $this->station('guests', $open, $this->plans->plan($open), ['form' => $form]);
+        $plan = $this->plans->shown($open);
+
+        return $this->station('guests', $open, $plan, ['form' => $form, 'curves' => array_map(static fn (PlannedDish $p): array => $p->dish->isBase ? [] : DemandCurve::of($open->feast, $p), $plan->quantities->dishes)]);
+    }
+
+    /** @return array<string, string> ids by name */
+    private function sittings(OpenFeast $open): array
+    {
+        $sittings = [];
+        foreach ($open->feast->moments as $moment) {
+            if (MomentKind::Sitting === $moment->kind) {
+                $sittings[$moment->name] = $moment->id;
+            }
+        }
+
+        return $sittings;
     }
 }

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
+use App\Entity\Kitchen;
 use App\Form\DocumentFileType;
 use App\Form\FaultMapper;
+use App\Form\KitchenType;
+use App\Form\VesselType;
+use App\Repository\KitchenRepository;
 use App\Service\CurrentKitchen;
 use App\Service\KitchenDesk;
+use App\Service\KitchenRows;
+use App\Service\ShippedFiles;
 use App\View\VesselShelf;
 use FeastLadle\Document\FaultyDocument;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -16,35 +22,120 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
+/** The kitchens of the household: what there is to cook with, as it is entered. */
 final class KitchenController extends AbstractController
 {
-    public function __construct(private readonly CurrentKitchen $kitchen)
+    public function __construct(private readonly CurrentKitchen $current, private readonly KitchenRepository $kitchens, private readonly KitchenDesk $desk, private readonly KitchenRows $rows, private readonly FaultMapper $faults)
     {
     }
 
-    #[Route('/kitchen', name: 'kitchen', methods: ['GET', 'POST'])]
-    public function kitchen(Request $request, KitchenDesk $desk, FaultMapper $faults, VesselShelf $shelf): Response
+    #[Route('/kitchen/{id}', name: 'kitchen', requirements: ['id' => '[1-9]\d{0,8}'], defaults: ['id' => null], methods: ['GET', 'POST'])]
+    public function kitchen(?int $id, Request $request, VesselShelf $shelf): Response
     {
-        $form = $this->createForm(DocumentFileType::class);
+        $kitchen = $this->enter($id);
+        $form = $this->createForm(KitchenType::class, $this->rows->read($kitchen));
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
-            $file = $form->get('file')->getData();
+            /** @var array<string, mixed> $changed */
+            $changed = $form->getData();
             try {
-                $desk->change($file instanceof UploadedFile ? $file->getContent() : '');
-                $this->addFlash('good', 'Taken in.');
+                $this->desk->change($kitchen, $this->rows->document($changed, $request->request->all()));
 
-                return $this->redirectToRoute('kitchen', status: Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute('kitchen', ['id' => $kitchen->getId(), ...$request->query->all()], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument $faulty) {
-                $faults->map($form, $faulty);
+                $this->faults->map($form, $faulty);
             }
         }
 
-        return $this->render('kitchen.html.twig', ['kitchen' => $this->kitchen->get(), 'equipment' => $this->kitchen->equipment(), 'shelf' => $shelf->of($this->kitchen->equipment()), 'form' => $form]);
+        return $this->show($kitchen, $shelf, ['form' => $form]);
     }
 
-    #[Route('/kitchen.json', name: 'kitchen_document', methods: ['GET'])]
-    public function document(): Response
+    /** A vessel is shown as it is drawn; the one that is opened is asked about. */
+    #[Route('/kitchen/{id}/vessels/{vessel}', name: 'vessel', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
+    public function vessel(int $id, string $vessel, Request $request, VesselShelf $shelf): Response
     {
-        return new Response($this->kitchen->get()->getDocument(), headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="kitchen.json"']);
+        $kitchen = $this->enter($id);
+        $document = $this->rows->read($kitchen);
+        $at = $this->rows->at($document, $vessel) ?? throw $this->createNotFoundException(\sprintf('This kitchen has no vessel "%s".', $vessel));
+        $form = $this->createForm(VesselType::class, $document['vessels'][$at]);
+        $form->handleRequest($request);
+        if ($form->isSubmitted() && $form->isValid()) {
+            /** @var array<string, mixed> $changed */
+            $changed = $form->getData();
+            try {
+                [$next, $opened] = $this->rows->vessel($document, $at, $changed, $request->request->all());
+                $this->desk->change($kitchen, $next);
+
+                return null === $opened ? $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER) : $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
+            } catch (FaultyDocument $faulty) {
+                $this->faults->map($form, $faulty->under('/vessels/'.$at));
+            }
+        }
+
+        return $this->show($kitchen, $shelf, ['form' => $this->createForm(KitchenType::class, $document), 'asked' => $form, 'opened' => $vessel]);
+    }
+
+    #[Route('/kitchen/{id}/vessels', name: 'vessel_new', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function newVessel(int $id, Request $request): Response
+    {
+        if (!$this->isCsrfTokenValid('new-vessel', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $kitchen = $this->enter($id);
+        [$next, $opened] = $this->rows->anotherVessel($this->rows->read($kitchen));
+        $this->desk->change($kitchen, $next);
+
+        return $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/kitchen/{id}/file', name: 'kitchen_file', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function takeFile(int $id, Request $request, VesselShelf $shelf): Response
+    {
+        $kitchen = $this->enter($id);
+        $upload = $this->createForm(DocumentFileType::class);
+        $upload->handleRequest($request);
+        if ($upload->isSubmitted() && $upload->isValid()) {
+            $file = $upload->get('file')->getData();
+            try {
+                $this->desk->change($kitchen, $file instanceof UploadedFile ? $file->getContent() : '');
+                $this->addFlash('good', 'Taken in.');
+
+                return $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER);
+            } catch (FaultyDocument $faulty) {
+                $this->faults->map($upload, $faulty);
+            }
+        }
+
+        return $this->show($kitchen, $shelf, ['form' => $this->createForm(KitchenType::class, $this->rows->read($kitchen)), 'upload' => $upload]);
+    }
+
+    #[Route('/kitchens/new', name: 'kitchen_new', methods: ['POST'])]
+    public function new(Request $request, ShippedFiles $files): Response
+    {
+        if (!$this->isCsrfTokenValid('new-kitchen', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+
+        return $this->redirectToRoute('kitchen', ['id' => $this->desk->add($files->kitchen('plain'))->getId()], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/kitchen/{id}.json', name: 'kitchen_document', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
+    public function document(int $id): Response
+    {
+        return new Response($this->enter($id)->getDocument(), headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="kitchen.json"']);
+    }
+
+    private function enter(?int $id): Kitchen
+    {
+        $kitchen = null === $id ? $this->current->home() : ($this->kitchens->find($id) ?? throw $this->createNotFoundException(\sprintf('There is no kitchen %d.', $id)));
+        $this->current->enter($kitchen);
+
+        return $kitchen;
+    }
+
+    /** @param array<string, mixed> $values */
+    private function show(Kitchen $kitchen, VesselShelf $shelf, array $values): Response
+    {
+        return $this->render('kitchen/kitchen.html.twig', ['kitchen' => $kitchen, 'kitchens' => $this->kitchens->household(), 'equipment' => $this->current->equipment(), 'shelf' => $shelf->of($this->current->equipment()), 'asked' => null, 'opened' => null, 'upload' => $values['upload'] ?? $this->createForm(DocumentFileType::class), ...$values]);
     }
 }

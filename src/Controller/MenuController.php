@@ -6,6 +6,9 @@ namespace App\Controller;
 
 use App\Form\MenuType;
 use App\Service\RecipeBook;
+use App\View\PlateDrawing;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\FirstFit;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -16,10 +19,16 @@ final class MenuController extends StationController
 {
     private RecipeBook $recipes;
 
+    private PlateDrawing $plate;
+
+    private Larder $larder;
+
     #[Required]
-    public function useRecipes(RecipeBook $recipes): void
+    public function useBooks(RecipeBook $recipes, PlateDrawing $plate, Larder $larder): void
     {
         $this->recipes = $recipes;
+        $this->plate = $plate;
+        $this->larder = $larder;
     }
 
     #[Route('/feasts/{id}/menu', name: 'menu', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
@@ -37,12 +46,16 @@ final class MenuController extends StationController
             $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
             $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9] : null;
             $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
-            if ($this->take($form, $open, $document, $request)) {
+            $taken = $this->take($form, $open, $document, $request);
+            if ($taken && !$this->inPlace($request)) {
                 return $this->redirectToRoute('menu', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);
+            $form = $taken ? $this->createForm(MenuType::class, $open->document) : $form;
         }
 
-        return $this->station('menu', $open, $this->plans->plan($open), ['form' => $form, 'recipes' => $this->recipes->all()]);
+        $plan = $this->plans->shown($open);
+
+        return $this->station('menu', $open, $plan, ['form' => $form, 'recipes' => $this->recipes->all(), 'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams), 'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder)]);
     }
 }

@@ -18,7 +18,7 @@ final class PotsController extends StationController
     public function pots(int $id, PotSections $sections): Response
     {
         $open = $this->desk->open($id);
-        $plan = $this->plans->plan($open);
+        $plan = $this->plans->shown($open);
 
         return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => []]);
     }
@@ -45,7 +45,7 @@ final class PotsController extends StationController
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {
             $faults = $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())];
             $open = $this->desk->open($id);
-            $plan = $this->plans->plan($open);
+            $plan = $this->plans->shown($open);
 
             return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => array_map($this->faults->say(...), $faults)], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
         }

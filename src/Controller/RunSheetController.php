@@ -5,15 +5,35 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Form\HandsType;
+use App\Service\ChangedMeanwhile;
+use App\Service\OpenFeast;
 use App\View\RunSheetChart;
+use App\View\RunSheetSide;
+use FeastLadle\Document\Fault;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\CutTimes;
+use FeastLadle\Planning\Pins;
+use FeastLadle\Planning\Rhythm;
+use FeastLadle\Planning\StepPlaces;
 use FeastLadle\Schedule\ProblemWriter;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Contracts\Service\Attribute\Required;
 
 final class RunSheetController extends StationController
 {
+    private Larder $larder;
+
+    #[Required]
+    public function useLarder(Larder $larder): void
+    {
+        $this->larder = $larder;
+    }
+
     #[Route('/feasts/{id}/run-sheet', name: 'run_sheet', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
     public function runSheet(int $id, Request $request, RunSheetChart $chart): Response
     {
@@ -22,7 +42,8 @@ final class RunSheetController extends StationController
         foreach ($open->kitchen->people as $person) {
             $people[$person->name] = $person->id;
         }
-        $form = $this->createForm(HandsType::class, $open->document, ['people' => $people]);
+        $things = $this->things($open);
+        $form = $this->createForm(HandsType::class, $open->document, ['people' => $people, 'things' => $things]);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $document */
@@ -30,14 +51,56 @@ final class RunSheetController extends StationController
             $remove = $request->request->get('remove');
             $fresh = $request->request->has('add') ? ['person' => (string) array_key_first($open->kitchen->people), 'day' => 0, 'from' => '15:00', 'to' => '19:00'] : null;
             $document['hands'] = $this->rows($document['hands'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
+            $lent = $request->request->get('remove-other');
+            $other = $request->request->has('add-other') ? ['name' => 'Rice for the hall', 'on' => (string) array_key_first($open->kitchen->burners), 'day' => 0, 'from' => '12:00', 'to' => '13:00'] : null;
+            $document['otherWork'] = $this->rows($document['otherWork'] ?? null, is_numeric($lent) ? (int) $lent : null, $other);
             if ($this->take($form, $open, $document, $request)) {
                 return $this->redirectToRoute('run_sheet', ['id' => $id], Response::HTTP_SEE_OTHER);
             }
             $open = $this->desk->open($id);
         }
         $plan = $this->plans->plan($open);
+        $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
+        $places = StepPlaces::of($plan, $open->kitchen);
 
-        return $this->station('run_sheet', $open, $plan, ['form' => $form, 'chart' => $chart->draw($plan, $open)]);
+        return $this->station('run_sheet', $open, $plan, ['form' => $form, 'chart' => $chart->draw($plan, $open, $side, $places), 'side' => $side, 'sides' => RunSheetSide::cases(), 'places' => $places, 'rhythms' => Rhythm::of($plan), 'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen), 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d')]);
+    }
+
+    /** Holds a step at a time, or lets it go; the rest is planned around it. */
+    #[Route('/feasts/{id}/pins', name: 'pins', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function pin(int $id, Request $request): Response
+    {
+        $open = $this->desk->open($id);
+        if (!$this->isCsrfTokenValid('pins', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $step = $request->request->getString('step');
+        $pins = array_values(array_filter(\is_array($open->document['pins'] ?? null) ? $open->document['pins'] : [], static fn (mixed $pin): bool => \is_array($pin) && $step !== ($pin['step'] ?? null)));
+        if ($request->request->has('shift')) {
+            $pins[] = Pins::moved($this->plans->plan($open), $open->feast, $step, $request->request->getInt('shift')) ?? throw new UnprocessableEntityHttpException('There is no such step in this plan.');
+        } elseif (!$request->request->has('let-go')) {
+            $pins[] = ['step' => $step, 'day' => $request->request->getInt('day'), 'time' => trim($request->request->getString('time'))];
+        }
+        try {
+            $this->desk->change($open, [...$open->document, 'pins' => $pins], $this->seen($request));
+            // What stands stays near where it was; what is let go finds its best place again.
+            $this->plans->plan($this->desk->open($id), !$request->request->has('let-go'));
+        } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+            $this->addFlash('bad', $this->faults->say($refusal instanceof FaultyDocument ? $refusal->faults[0] : new Fault('', $refusal->getMessage())));
+        }
+
+        return $this->redirectToRoute('run_sheet', ['id' => $id, '_fragment' => $request->request->has('shift') ? 'chart' : 'list', ...array_filter(['by' => $request->request->getString('by')])], Response::HTTP_SEE_OTHER);
+    }
+
+    /** @return array<string, string> fires, vessels and people by name: what may be wanted for other work */
+    private function things(OpenFeast $open): array
+    {
+        $things = [];
+        foreach ([...array_values($open->kitchen->burners), ...array_values($open->kitchen->people), ...array_values($open->kitchen->vessels)] as $thing) {
+            $things[isset($things[$thing->name]) ? $thing->name.' ('.$thing->id.')' : $thing->name] = $thing->id;
+        }
+
+        return $things;
     }
 
     /** The plan's schedule problem in the open format, to feed to ladle:schedule or anything else that reads it. */

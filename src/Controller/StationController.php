@@ -68,6 +68,12 @@ abstract class StationController extends AbstractController
         return false;
     }
 
+    /** A form that was sent in place gets the changed page as its answer, without a second request. */
+    protected function inPlace(Request $request): bool
+    {
+        return $request->headers->has(PlanStore::AT_ONCE);
+    }
+
     /** The version of the feast that the form was made for, if it says. */
     protected function seen(Request $request): ?int
     {

@@ -75,6 +75,12 @@ class Recipe
         return $last instanceof RecipeRevision ? $last : throw new \LogicException('A recipe is stored with its first revision.');
     }
 
+    /** @return list<RecipeRevision> the oldest first */
+    public function revisions(): array
+    {
+        return array_values($this->revisions->toArray());
+    }
+
     public function revision(int $number): ?RecipeRevision
     {
         return $this->revisions->get($number - 1);

@@ -10,6 +10,7 @@ use FeastLadle\Planning\MeasuredBowl;
 use FeastLadle\Planning\Obstacle;
 use FeastLadle\Planning\Plan;
 use FeastLadle\Planning\PlannedDish;
+use FeastLadle\Planning\PlannedJob;
 use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Stores\StoreLine;
 
@@ -30,6 +31,7 @@ final class PlanJson
             'dishes' => array_values(array_map(fn (PlannedDish $d): array => $this->dish($d, $plan, $feast), $plan->quantities->dishes)),
             'stores' => array_map(static fn (StoreLine $l): array => ['ingredient' => $l->ingredient->id, 'grams' => round($l->needGrams, 2), 'packs' => $l->packs, 'pack' => $l->ingredient->pack->name, 'leftGrams' => round($l->leftGrams(), 2), 'byDish' => array_map(static fn (float $g): float => round($g, 2), $l->byDish)], $plan->quantities->stores),
             'steps' => array_map(fn (PlannedStep $s): array => $this->step($s, $feast), $plan->steps),
+            'jobs' => array_map(static fn (PlannedJob $j): array => ['name' => $j->name, 'start' => $j->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'end' => $j->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'burner' => $j->burner, 'people' => $j->people], $plan->jobs),
             'obstacles' => array_map($this->obstacle(...), $plan->obstacles),
             'schedule' => ['status' => $plan->solution->status->value, 'objective' => $plan->solution->objective, 'bound' => $plan->solution->bound],
         ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
@@ -41,7 +43,7 @@ final class PlanJson
         $timing = $plan->timings[$planned->dish->id] ?? null;
         $pots = [];
         foreach ($planned->batchPlan->pots as $choice) {
-            $pots[] = ['step' => $choice->run->id, 'vessel' => $choice->vessel()->id, 'count' => \count($choice->vessels), 'fullestMl' => round($choice->fullestMl), 'brimfulMl' => round($choice->vessel()->shape->brimfulMl()), 'limit' => $choice->run->limit->share()];
+            $pots[] = ['step' => $choice->run->id, 'vessel' => $choice->vessel()->id, 'count' => \count($choice->vessels), 'fullestMl' => round($choice->fullestMl), 'brimfulMl' => round($choice->vessel()->shape->brimfulMl()), 'limit' => $choice->run->limitShare];
         }
 
         return [
@@ -62,7 +64,7 @@ final class PlanJson
     private function step(PlannedStep $step, Feast $feast): array
     {
         return [
-            'dish' => $step->key->dish, 'batch' => $step->key->batch, 'step' => $step->key->step, 'title' => $step->step->title,
+            'dish' => $step->key->dish, 'batch' => $step->key->batch, 'for' => $step->for?->id, 'step' => $step->key->step, 'title' => $step->step->title,
             'start' => $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'end' => $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'minutes' => [$step->minMinutes, $step->minutes(), $step->maxMinutes],
             'attention' => $step->step->attention->kind->value, 'burner' => $step->burner, 'vessels' => $step->vessels, 'people' => $step->people,
             'bowls' => array_map(static fn (MeasuredBowl $b): array => ['ingredient' => $b->ingredient->id, 'grams' => round($b->grams, 2), 'amount' => $b->amount], $step->bowls),

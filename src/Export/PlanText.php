@@ -23,14 +23,14 @@ final class PlanText
                 $lines[] = '      '.$reason->text();
             }
             foreach ($planned->batchPlan->pots as $choice) {
-                $lines[] = \sprintf('      %s: %s in %s of %s (%d %% full, limit %d %%)', $choice->run->flows[0]->step->title, AmountWriter::volume($choice->fullestMl), (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name, AmountWriter::volume($choice->vessel()->shape->brimfulMl()), round(100 * $choice->fullShare()), round(100 * $choice->run->limit->share()));
+                $lines[] = \sprintf('      %s: %s in %s of %s (%d %% full, limit %d %%)', $choice->run->flows[0]->step->title, AmountWriter::volume($choice->fullestMl), (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name, AmountWriter::volume($choice->vessel()->shape->brimfulMl()), round(100 * $choice->fullShare()), round(100 * $choice->run->limitShare));
             }
         }
         foreach ($plan->obstacles as $obstacle) {
             $lines[] = '  ! '.$obstacle->dish.': '.$obstacle->text();
         }
         array_push($lines, '', 'STORES');
-        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        $writer = $kitchen->writer();
         foreach ($plan->quantities->stores as $line) {
             $lines[] = \sprintf('  %-34s %12s   buy %s', $line->ingredient->name, $writer->main($line->ingredient, $line->needGrams), $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->packs.' × '.$line->ingredient->pack->name);
         }
@@ -44,7 +44,11 @@ final class PlanText
             }
             $where = array_filter([null === $step->burner ? null : $kitchen->burners[$step->burner]->name, ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)]);
             $who = [] === $step->people ? 'by itself' : implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $step->people));
-            $lines[] = \sprintf('  %s–%s  %s %s%s · %s%s', $start->format('H:i'), $step->end->setTimezone($feast->timeZone)->format('H:i'), $step->dish->dish->letter, $step->step->title, $step->key->batch > 0 && $step->dish->batchPlan->batches > 1 ? ' (batch '.$step->key->batch.')' : '', $who, [] === $where ? '' : ' · '.implode(', ', $where));
+            $lines[] = \sprintf('  %s–%s  %s %s%s · %s%s', $start->format('H:i'), $step->end->setTimezone($feast->timeZone)->format('H:i'), $step->dish->dish->letter, $step->step->title, WhichBatch::of($step), $who, [] === $where ? '' : ' · '.implode(', ', $where));
+        }
+
+        foreach ($plan->jobs as $job) {
+            $lines[] = \sprintf('  %s–%s  %s%s', $job->start->setTimezone($feast->timeZone)->format('D H:i'), $job->end->setTimezone($feast->timeZone)->format('H:i'), $job->planned ? 'Pack: ' : '', $job->name);
         }
 
         return implode("\n", $lines);

@@ -17,10 +17,11 @@ final readonly class RecipeJsonLd
     {
     }
 
-    public function write(Recipe $recipe, Kitchen $kitchen): string
+    /** @param string $document the recipe's own document, which travels along so that this program gets back what it gave */
+    public function write(Recipe $recipe, Kitchen $kitchen, string $document): string
     {
         $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
-        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        $writer = $kitchen->writer();
         $grams = [];
         $steps = [];
         foreach ($ledger->flows as $flow) {
@@ -41,13 +42,14 @@ final readonly class RecipeJsonLd
         }
 
         return json_encode([
-            '@context' => 'https://schema.org',
+            '@context' => ['https://schema.org', ['ladle' => 'urn:feast-ladle:']],
             '@type' => 'Recipe',
             'name' => $recipe->name,
             'description' => $recipe->summary,
             'recipeYield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s' : AmountWriter::weight($ledger->yieldGrams()),
             'recipeIngredient' => $ingredients,
             'recipeInstructions' => $steps,
+            'ladle:document' => $document,
         ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
     }
 }

@@ -8,6 +8,7 @@ use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\CollectionType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /**
  * Who comes, and when: fields named as in the feast document, so that a fault finds its field by its pointer.
@@ -23,7 +24,12 @@ final class GuestsType extends AbstractType
             ->add('name', TextType::class, ['label' => 'Name of the feast', 'required' => false, 'empty_data' => ''])
             ->add('date', TextType::class, ['label' => 'Date', 'required' => false, 'empty_data' => '', 'attr' => ['placeholder' => '2031-11-15']])
             ->add('plateCapGrams', NumberTextType::class, ['label' => 'Most grams of sweets on a plate', 'help' => 'Empty: full portions of everything'])
-            ->add('groups', CollectionType::class, ['entry_type' => GroupType::class, ...$rows])
+            ->add('groups', CollectionType::class, ['entry_type' => GroupType::class, 'entry_options' => ['sittings' => $options['sittings']], ...$rows])
             ->add('moments', CollectionType::class, ['entry_type' => MomentType::class, ...$rows]);
+    }
+
+    public function configureOptions(OptionsResolver $resolver): void
+    {
+        $resolver->setDefaults(['sittings' => []]);
     }
 }

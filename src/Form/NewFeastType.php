@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Form;
 
+use App\Entity\Kitchen;
 use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
+use Symfony\Component\OptionsResolver\OptionsResolver;
 
 /** @extends AbstractType<array<string, mixed>> */
 final class NewFeastType extends AbstractType
@@ -20,5 +23,15 @@ final class NewFeastType extends AbstractType
             ->add('timeZone', TextType::class, ['label' => 'Time zone', 'help' => 'A zone name, or the hours from UTC as in +05:30', ...$text])
             ->add('count', NumberTextType::class, ['label' => 'Guests'])
             ->add('time', TextType::class, ['label' => 'Sweets ready at', 'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'], ...$text]);
+        /** @var list<Kitchen> $kitchens */
+        $kitchens = $options['kitchens'];
+        if (\count($kitchens) > 1) {
+            $builder->add('kitchen', ChoiceType::class, ['label' => 'Cooked in', 'choices' => array_combine(array_map(static fn (Kitchen $k): string => $k->getName(), $kitchens), array_map(static fn (Kitchen $k): int => $k->getId() ?? 0, $kitchens))]);
+        }
+    }
+
+    public function configureOptions(OptionsResolver $resolver): void
+    {
+        $resolver->setDefaults(['kitchens' => []]);
     }
 }

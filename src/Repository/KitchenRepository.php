@@ -16,9 +16,15 @@ final class KitchenRepository extends ServiceEntityRepository
         parent::__construct($registry, Kitchen::class);
     }
 
-    /** The one local kitchen, until there are accounts. */
+    /** The home kitchen: the first of the one household, until there are accounts. */
     public function local(): ?Kitchen
     {
         return $this->findOneBy([], ['id' => 'ASC']);
+    }
+
+    /** @return list<Kitchen> the home first */
+    public function household(): array
+    {
+        return $this->findBy([], ['id' => 'ASC']);
     }
 }

@@ -7,19 +7,36 @@ namespace App\Service;
 use App\Entity\Kitchen;
 use App\Repository\KitchenRepository;
 use FeastLadle\Kitchen\KitchenReader;
+use Symfony\Contracts\Service\ResetInterface;
 
-/** The kitchen that whoever is at the screen works in. Until there is sign-in, the one local kitchen. */
-final class CurrentKitchen
+/**
+ * The kitchen that is worked in: that of the feast that is open, else the home kitchen. A household may cook in several; its recipe book,
+ * its drafts and what it knows of its larder stay with the first, its home. Until there is sign-in there is one household.
+ */
+final class CurrentKitchen implements ResetInterface
 {
+    private ?Kitchen $entered = null;
+
     private ?\FeastLadle\Kitchen\Kitchen $equipment = null;
 
     public function __construct(private readonly KitchenRepository $kitchens, private readonly KitchenReader $reader)
     {
     }
 
-    public function get(): Kitchen
+    public function home(): Kitchen
     {
         return $this->kitchens->local() ?? throw new \LogicException('There is no kitchen yet. Run bin/console ladle:setup.');
+    }
+
+    public function get(): Kitchen
+    {
+        return $this->entered ?? $this->home();
+    }
+
+    public function enter(Kitchen $kitchen): void
+    {
+        $this->entered = $kitchen;
+        $this->equipment = null;
     }
 
     public function equipment(): \FeastLadle\Kitchen\Kitchen
@@ -27,9 +44,9 @@ final class CurrentKitchen
         return $this->equipment ??= $this->reader->read($this->get()->getDocument());
     }
 
-    /** After the kitchen was changed. */
-    public function forget(): void
+    public function reset(): void
     {
+        $this->entered = null;
         $this->equipment = null;
     }
 }

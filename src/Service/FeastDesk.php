@@ -28,10 +28,15 @@ final readonly class FeastDesk
     ) {
     }
 
-    /** @throws NotFoundHttpException when this kitchen has no such feast */
+    /**
+     * Opens a feast, and with it the kitchen it is cooked in.
+     *
+     * @throws NotFoundHttpException when there is no such feast
+     */
     public function open(int $id): OpenFeast
     {
-        $record = $this->feasts->of($this->kitchen->get(), $id) ?? throw new NotFoundHttpException(\sprintf('This kitchen has no feast %d.', $id));
+        $record = $this->feasts->find($id) ?? throw new NotFoundHttpException(\sprintf('There is no feast %d in the book.', $id));
+        $this->kitchen->enter($record->getKitchen());
         /** @var array<string, mixed> $document */
         $document = json_decode($record->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
         $equipment = $this->kitchen->equipment();

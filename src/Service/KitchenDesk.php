@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Entity\Kitchen;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Document\Fault;
@@ -11,7 +12,7 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\KitchenReader;
 
-/** Changes the current kitchen, unless a feast counts on something that would be gone. */
+/** Changes a kitchen, unless a feast counts on something that would be gone, and adds further ones. */
 final readonly class KitchenDesk
 {
     public function __construct(private CurrentKitchen $kitchen, private KitchenReader $reader, private FeastRepository $feasts, private RecipeBook $recipes, private EntityManagerInterface $entities)
@@ -19,9 +20,8 @@ final readonly class KitchenDesk
     }
 
     /** @throws FaultyDocument when the document is no sound kitchen, or a feast could not be read against it */
-    public function change(string $document): void
+    public function change(Kitchen $record, string $document): void
     {
-        $record = $this->kitchen->get();
         $kitchen = $this->reader->read($document);
         foreach ($this->feasts->all($record) as $feast) {
             try {
@@ -33,6 +33,16 @@ final readonly class KitchenDesk
         }
         $record->change($kitchen->name, $document);
         $this->entities->flush();
-        $this->kitchen->forget();
+        $this->kitchen->reset();
+    }
+
+    /** @throws FaultyDocument */
+    public function add(string $document): Kitchen
+    {
+        $record = new Kitchen($this->reader->read($document)->name, $document);
+        $this->entities->persist($record);
+        $this->entities->flush();
+
+        return $record;
     }
 }

@@ -10,43 +10,96 @@ use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Planning\DishTiming;
+use FeastLadle\Planning\FailedAudit;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Planning\Obstacle;
 use FeastLadle\Planning\Plan;
+use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\ProblemWriter;
+use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionReader;
+use FeastLadle\Schedule\SolutionStatus;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\RequestStack;
 
 /** Keeps the plan of a feast until what it was computed from changes; then computes it anew. */
 final readonly class PlanStore
 {
+    /** A page that asks with this header doesn't wait for a schedule. */
+    public const AT_ONCE = 'X-At-Once';
+
+    /** A round of looking for a better plan. */
+    private const SEARCH_MS = 400;
+
     /** Raise when the planner changes, so that kept plans are computed anew. */
-    private const PLANNER = 'planner-4';
+    private const PLANNER = 'planner-12';
 
     public function __construct(
         private FeastPlanRepository $plans,
         private CookEventRepository $events,
-        private CurrentKitchen $kitchen,
         private FeastPlanner $planner,
         private EntityManagerInterface $entities,
         private ClockInterface $clock,
+        private KitchenLarder $larder,
+        private RequestStack $requests,
     ) {
     }
 
-    public function plan(OpenFeast $open): Plan
+    /** @param bool $near whether what was planned before should move as little as may be */
+    public function plan(OpenFeast $open, bool $near = false): Plan
     {
         $kept = $this->plans->of($open->record);
         $fingerprint = $this->fingerprint($open);
         if ($kept->getFingerprint() === $fingerprint) {
-            return $this->restore($open, $kept->getDocument());
+            try {
+                return $this->restore($open, $kept->getDocument());
+            } catch (FailedAudit) {
+                // The planner has learnt something since: this feast is planned anew.
+            }
         }
         $notBefore = $this->notBefore($open);
-        $plan = $this->planner->plan($open->feast, $open->kitchen, $notBefore);
+        $plan = $this->planner->plan($open->feast, $open->kitchen, $notBefore, near: $near ? $this->former($kept->getDocument(), $notBefore) : null);
         $kept->keep($fingerprint, $this->written($plan, $notBefore), $this->clock->now());
         $this->entities->persist($kept);
         $this->entities->flush();
 
         return $plan;
+    }
+
+    /** Looks a while longer for a better plan; the better one is kept. */
+    public function improve(OpenFeast $open, int $seed): Plan
+    {
+        $plan = $this->plan($open);
+        $kept = $this->plans->of($open->record);
+        $root = Node::root(json_decode($kept->getDocument(), true, 64, \JSON_THROW_ON_ERROR), new Faults());
+        $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
+        $better = $this->planner->improve($open->feast, $open->kitchen, $plan, $notBefore, Budget::milliseconds(self::SEARCH_MS), $seed);
+        if (null === $better) {
+            return $plan;
+        }
+        $kept->keep($this->fingerprint($open), $this->written($better, $notBefore), $this->clock->now());
+        $this->entities->flush();
+
+        return $better;
+    }
+
+    private function former(string $document, ?\DateTimeImmutable $notBefore): ?Solution
+    {
+        $faults = new Faults();
+        $root = Node::root(json_decode('' === $document ? '{}' : $document, true, 64, \JSON_THROW_ON_ERROR), $faults);
+        // Minutes of a plan that begins elsewhere are other minutes.
+        $sameStart = $notBefore?->getTimestamp() === ($root->has('notBefore') ? $root->at('notBefore')->int(0, \PHP_INT_MAX) : null);
+        $solution = $sameStart && $root->has('solution') ? (new SolutionReader())->fromNode($root->at('solution'), $faults) : null;
+
+        return $faults->isEmpty() && SolutionStatus::Feasible === $solution?->status ? $solution : null;
+    }
+
+    /** The plan for a page that has just been changed in place: its amounts at once; when and by whom follows with the next answer. */
+    public function shown(OpenFeast $open): Plan
+    {
+        $waits = null === $this->requests->getCurrentRequest()?->headers->get(self::AT_ONCE);
+
+        return $waits || $this->isKept($open) ? $this->plan($open) : Plan::unscheduled($this->planner->quantities($open->feast, $open->kitchen));
     }
 
     public function isKept(OpenFeast $open): bool
@@ -62,7 +115,7 @@ final readonly class PlanStore
             $recipes[] = $dish->recipe;
         }
 
-        return hash('sha256', self::PLANNER.serialize([$open->record->getDocument(), $this->kitchen->get()->getDocument(), $recipes]));
+        return hash('sha256', self::PLANNER.$this->larder->fingerprint().serialize([$open->record->getDocument(), $open->record->getKitchen()->getDocument(), $recipes]));
     }
 
     /** On the day itself nothing can start before now; once work is ticked, the plan stays where it was. */
@@ -74,7 +127,19 @@ final readonly class PlanStore
             $first = min($first, $shift->from);
         }
 
-        return $now > $first && $now < $open->feast->lastMoment()->at && 0 === $this->events->version($open->record) ? $now : null;
+        return $now > $first && $now < $open->feast->lastMoment()->at && !$this->isBegun($open) ? $now : null;
+    }
+
+    /** Measuring out is not yet cooking. */
+    private function isBegun(OpenFeast $open): bool
+    {
+        foreach ($this->events->log($open->record) as $event) {
+            if (!str_contains($event->getStep(), '#')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function written(Plan $plan, ?\DateTimeImmutable $notBefore): string
@@ -111,6 +176,6 @@ final readonly class PlanStore
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, array_map($obstacle, $root->at('reasons')->at($dish)->items()));
         }
 
-        return new Plan($plan->quantities, $plan->problem, $plan->solution, $plan->origin, $plan->steps, $timings, array_map($obstacle, $root->at('obstacles')->items()));
+        return $plan->withTimings($timings)->withObstacles(array_map($obstacle, $root->at('obstacles')->items()));
     }
 }

@@ -15,6 +15,9 @@ use Psr\Clock\ClockInterface;
 /** Puts in place what an empty database needs: a kitchen, the shipped recipes and, for the demo, a feast. Run again, it changes nothing. */
 final readonly class Setup
 {
+    /** Kitchens of the demo beside the home one, and the feast in each. */
+    private const HALLS = [['tamarind-ghat', 'boat-lamp'], ['bell-yard', 'bell-raising']];
+
     public function __construct(
         private ShippedFiles $files,
         private KitchenRepository $kitchens,
@@ -34,18 +37,36 @@ final readonly class Setup
             $kitchen = new Kitchen($this->kitchenReader->read($document)->name, $document);
             $this->entities->persist($kitchen);
             $this->entities->flush();
-            foreach ($this->files->recipes() as $recipe) {
-                $this->recipes->import($recipe, $kitchen);
+        }
+        // A kitchen of an earlier day gets the recipes that ship since; its own stay as they are.
+        $missing = array_filter($this->files->recipes(), fn (string $slug): bool => null === $this->recipes->revision($slug), \ARRAY_FILTER_USE_KEY);
+        $this->recipes->importAll(array_values($missing), $kitchen);
+        if ($demo) {
+            $this->demoFeast($kitchen, 'new-roof', $this->nextSaturday());
+            foreach (self::HALLS as $i => [$file, $feast]) {
+                $hall = $this->kitchens->household()[$i + 1] ?? null;
+                if (null === $hall) {
+                    $document = $this->files->kitchen($file);
+                    $hall = new Kitchen($this->kitchenReader->read($document)->name, $document);
+                    $this->entities->persist($hall);
+                    $this->entities->flush();
+                }
+                $this->demoFeast($hall, $feast, $this->nextSaturday()->modify(\sprintf('+%d days', 7 * ($i + 1))));
             }
         }
-        if ($demo && [] === $this->feasts->all($kitchen)) {
-            /** @var array<string, mixed> $feast */
-            $feast = json_decode($this->files->feast('new-roof'), true, 64, \JSON_THROW_ON_ERROR);
-            $feast['date'] = $this->nextSaturday()->format('Y-m-d');
-            $name = $feast['name'];
-            $this->entities->persist(new Feast($kitchen, \is_string($name) ? $name : '', json_encode($feast, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION), $this->clock->now()));
-            $this->entities->flush();
+    }
+
+    private function demoFeast(Kitchen $kitchen, string $name, \DateTimeImmutable $day): void
+    {
+        if ([] !== $this->feasts->all($kitchen)) {
+            return;
         }
+        /** @var array<string, mixed> $feast */
+        $feast = json_decode($this->files->feast($name), true, 64, \JSON_THROW_ON_ERROR);
+        $feast['date'] = $day->format('Y-m-d');
+        $title = $feast['name'];
+        $this->entities->persist(new Feast($kitchen, \is_string($title) ? $title : '', json_encode($feast, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION), $this->clock->now()));
+        $this->entities->flush();
     }
 
     /** Far enough ahead for the work of the evening before. */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use FeastLadle\Larder\Larder;
-use FeastLadle\Larder\LarderReader;
-
 /** The larder, recipes, kitchens and demo feasts that ship with the application. */
 final readonly class ShippedFiles
 {
@@ -14,17 +11,20 @@ final readonly class ShippedFiles
     {
     }
 
-    public function larder(): Larder
+    public function larder(): string
     {
-        return (new LarderReader())->read($this->read('larder.json'));
+        return $this->read('larder.json');
     }
 
-    /** @return list<string> recipe documents */
+    /** @return array<string, string> recipe documents by slug */
     public function recipes(): array
     {
-        $files = glob($this->folder.'/recipes/*.json') ?: [];
+        $recipes = [];
+        foreach (glob($this->folder.'/recipes/*.json') ?: [] as $file) {
+            $recipes[basename($file, '.json')] = self::contents($file);
+        }
 
-        return array_map(self::contents(...), $files);
+        return $recipes;
     }
 
     public function kitchen(string $name): string

@@ -11,11 +11,19 @@ use FeastLadle\Planning\PlannedStep;
 /** The stations of a feast in the order of the work, each with what is settled or unsettled there. */
 final readonly class Stations
 {
+    /** Pages that belong to a station: its own name among them, and theirs by route. */
+    private const UNDER = [
+        'stores' => ['What to have', ['cards' => 'Measuring cards', 'boxes' => 'Boxes']],
+        'pots' => ['In section', ['dipsticks' => 'Dipsticks and pours']],
+        'run_sheet' => ['In order', ['stove' => 'The stove at any minute', 'risk' => 'Risk', 'what_if' => 'What if']],
+        'guests' => ['Who comes', ['who_eats' => 'Who may eat what']],
+    ];
+
     public function __construct(private CookingDay $day, private DishOutcomeRepository $outcomes)
     {
     }
 
-    /** @return list<array{route: string, name: string, state: string, values: array<string, int>, unsettled: bool}> */
+    /** @return list<array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled: bool, under: array<string, string>}> */
     public function of(OpenFeast $open, Plan $plan): array
     {
         $noPots = 0;
@@ -32,7 +40,7 @@ final readonly class Stations
         $ticked = $this->day->done($open->record);
         $done = \count(array_filter($plan->steps, static fn (PlannedStep $s): bool => isset($ticked[$s->key->id()])));
         $steps = \count($plan->steps);
-        $dishes = \count($plan->quantities->dishes);
+        $dishes = \count($open->feast->dishes);
         $noted = \count($this->outcomes->findBy(['feast' => $open->record]));
 
         return [
@@ -40,15 +48,15 @@ final readonly class Stations
             $this->station('menu', 'Menu', 0 === $dishes ? 'nothing yet' : '%count% sweet|%count% sweets', $dishes, 0 === $dishes),
             $this->station('pots', 'Pots', $noPots > 0 ? '%count% fits nowhere|%count% fit nowhere' : '%count% vessel|%count% vessels', $noPots > 0 ? $noPots : $pots, $noPots > 0),
             $this->station('stores', 'Stores', '%count% thing|%count% things', \count($plan->quantities->stores), false),
-            $this->station('run_sheet', 'Run sheet', $late > 0 ? '%count% not in time' : 'in time', $late, $late > 0),
+            $this->station('run_sheet', 'Run sheet', !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '%count% not in time' : 'in time'), $late, $late > 0),
             $this->station('cook', 'Cook', '%count% of {steps} done', $done, false, $steps),
             $this->station('afterwards', 'Afterwards', '%count% noted', $noted, false),
         ];
     }
 
-    /** @return array{route: string, name: string, state: string, values: array<string, int>, unsettled: bool} */
+    /** @return array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled: bool, under: array<string, string>} */
     private function station(string $route, string $name, string $state, int $count, bool $unsettled, int $steps = 0): array
     {
-        return ['route' => $route, 'name' => $name, 'state' => $state, 'values' => ['%count%' => $count, '{steps}' => $steps], 'unsettled' => $unsettled];
+        return ['route' => $route, 'name' => $name, 'own' => self::UNDER[$route][0] ?? $name, 'under' => self::UNDER[$route][1] ?? [], 'state' => $state, 'values' => ['%count%' => $count, '{steps}' => $steps], 'unsettled' => $unsettled];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Twig;
 
+use FeastLadle\Document\Placeholders;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Planning\Obstacle;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -24,6 +25,7 @@ final class KitchenExtension extends AbstractExtension
             new TwigFilter('volume', AmountWriter::volume(...)),
             new TwigFilter('minutes', AmountWriter::duration(...)),
             new TwigFilter('obstacle', $this->obstacle(...)),
+            new TwigFilter('placeholders', Placeholders::of(...)),
         ];
     }
 

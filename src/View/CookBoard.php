@@ -6,22 +6,28 @@ namespace App\View;
 
 use App\Service\CookingDay;
 use App\Service\OpenFeast;
+use FeastLadle\Care\Caution;
+use FeastLadle\Care\Cautions;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\CutTimes;
+use FeastLadle\Planning\GoesOn;
 use FeastLadle\Planning\Plan;
 use FeastLadle\Planning\PlannedStep;
-use FeastLadle\Planning\StepKey;
+use FeastLadle\Tray\CutWindow;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
 
 /**
  * The board of the cooking day: for each person what to do now and what comes next; what stands by itself; what is done.
  *
- * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool}
+ * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>, cuts: list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
  */
 final readonly class CookBoard
 {
     private const NEXT_SHOWN = 3;
 
-    public function __construct(private CookingDay $day, private ClockInterface $clock)
+    public function __construct(private CookingDay $day, private ClockInterface $clock, private Larder $larder)
     {
     }
 
@@ -38,10 +44,10 @@ final readonly class CookBoard
             }
             // What is to do now: the first open step, and all that begins with it or should have begun.
             $current = array_filter($mine, static fn (PlannedStep $s): bool => $s->startMinute <= $mine[0]->startMinute || $s->start <= $now);
-            $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now), $current));
+            $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen), $current));
             $people[] = ['id' => $person->id, 'name' => $person->name, 'now' => $together, 'next' => \array_slice($mine, \count($together), self::NEXT_SHOWN)];
         }
-        $alone = array_values(array_filter($plan->steps, fn (PlannedStep $s): bool => [] === $s->people && !isset($done[$s->key->id()]) && $this->fed($s, $done)));
+        $alone = array_values(array_filter($plan->steps, fn (PlannedStep $s): bool => [] === $s->people && !isset($done[$s->key->id()]) && $this->fed($s, $plan, $done)));
         $finished = [];
         foreach ($plan->steps as $step) {
             $at = $done[$step->key->id()] ?? null;
@@ -56,32 +62,43 @@ final readonly class CookBoard
             'now' => $now,
             'begun' => [] !== $plan->steps && $now >= $plan->steps[0]->start->modify('-15 minutes'),
             'people' => $people,
-            'alone' => array_map(fn (PlannedStep $s): array => $this->card($s, $now), $alone),
+            'alone' => array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen), $alone),
             'done' => $finished,
             'left' => \count($plan->steps) - \count($finished),
         ];
     }
 
     /** @return Card */
-    private function card(PlannedStep $step, \DateTimeImmutable $now): array
+    private function card(PlannedStep $step, \DateTimeImmutable $now, Kitchen $kitchen): array
     {
-        return ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'due' => $step->start <= $now, 'overdue' => $step->end < $now];
+        return ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'due' => $step->start <= $now, 'overdue' => $step->end < $now, 'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id)), 'cuts' => (new CutTimes($this->larder))->of($step, $kitchen), 'goesOn' => GoesOn::seconds($step, $kitchen)];
     }
 
-    /** @param array<string, \DateTimeImmutable> $done */
-    private function fed(PlannedStep $step, array $done): bool
+    /**
+     * Steps whose contents are not yet there wait.
+     *
+     * @param array<string, \DateTimeImmutable> $done
+     */
+    private function fed(PlannedStep $step, Plan $plan, array $done): bool
     {
-        foreach ($step->step->sources() as $source) {
-            $before = $step->dish->dish->recipe->step($source);
-            // A step done once for all batches waits for each of them.
-            $batches = $before->once ? [0] : ($step->step->once ? range(1, $step->dish->batchPlan->batches) : [$step->key->batch]);
-            foreach ($batches as $batch) {
-                if (!isset($done[(new StepKey($step->key->dish, $batch, $source))->id()])) {
-                    return false;
-                }
+        $sources = $step->step->sources();
+        foreach ($plan->steps as $before) {
+            if ($before->key->dish === $step->key->dish && \in_array($before->key->step, $sources, true) && !isset($done[$before->key->id()]) && $this->feeds($before, $step, $plan)) {
+                return false;
             }
         }
 
         return true;
+    }
+
+    private function feeds(PlannedStep $before, PlannedStep $step, Plan $plan): bool
+    {
+        foreach ($plan->problem->links as $link) {
+            if ($link->from === $before->activity && $link->to === $step->activity) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -25,7 +25,7 @@ final class FlowDrawing
     private const COLUMN = 176.0;
     private const ROW = 132.0;
     private const BOX = 58.0;
-    private const MARGIN = 14.0;
+    private const MARGIN = 20.0;
     private const THICKEST = 26.0;
     private const LETTERS_A_LINE = 19;
     private const BOWLS_SHOWN = 3;
@@ -45,12 +45,12 @@ final class FlowDrawing
         foreach ($ledger->flows as $id => $flow) {
             $x = self::MARGIN + $columns[$id] * self::COLUMN;
             $y = self::MARGIN + $rows[$id] * self::ROW;
-            $nodes[] = $this->node($flow, $x, $y, $writer);
+            $nodes[] = $this->node($recipe, $flow, $x, $y, $writer);
             foreach ($flow->step->takes as $take) {
                 if (null === $take->fromStep) {
                     continue;
                 }
-                $mass = $ledger->flow($take->fromStep)->gives->massGrams() * $take->share;
+                $mass = $ledger->flow($take->fromStep)->given($take->output)->massGrams() * $take->share;
                 $fromX = self::MARGIN + $columns[$take->fromStep] * self::COLUMN + self::STEP_WIDTH;
                 $fromY = self::MARGIN + $rows[$take->fromStep] * self::ROW + self::BOX / 2;
                 $toY = $y + self::BOX / 2;
@@ -78,16 +78,18 @@ final class FlowDrawing
                 $columns[$step->id] = max($columns[$step->id], $columns[$before] + 1);
             }
         }
-        // What only waits to be taken stands just before it is.
+        // What waits to be taken stands just before it first is.
+        $takers = [];
         foreach (array_reverse($recipe->steps) as $step) {
-            foreach ($step->sources() as $source) {
-                if ([] === $recipe->step($source)->sources()) {
-                    $columns[$source] = max($columns[$source], $columns[$step->id] - 1);
-                }
+            $columns[$step->id] = isset($takers[$step->id]) ? $takers[$step->id] - 1 : $columns[$step->id];
+            foreach ([...$step->sources(), ...array_map(static fn ($t): string => $t->after, $step->ties)] as $source) {
+                $takers[$source] = min($takers[$source] ?? \PHP_INT_MAX, $columns[$step->id]);
             }
         }
 
-        return $columns;
+        $first = [] === $columns ? 0 : min($columns);
+
+        return array_map(static fn (int $column): int => $column - $first, $columns);
     }
 
     /**
@@ -114,7 +116,7 @@ final class FlowDrawing
     }
 
     /** @return Node */
-    private function node(StepFlow $flow, float $x, float $y, AmountWriter $writer): array
+    private function node(Recipe $recipe, StepFlow $flow, float $x, float $y, AmountWriter $writer): array
     {
         $step = $flow->step;
         $bowls = [];
@@ -122,6 +124,9 @@ final class FlowDrawing
             $ingredient = $this->larder->get($bowl->ingredient);
             $name = explode(',', $ingredient->name)[0];
             $bowls[] = $writer->main($ingredient, $writer->measuredGrams($ingredient, $bowl->grams)).' '.$name;
+        }
+        foreach ($flow->bases as $slug => $grams) {
+            $bowls[] = AmountWriter::weight($grams).' '.$recipe->bases[$slug]->name;
         }
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {

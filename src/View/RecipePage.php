@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Care\Caution;
+use FeastLadle\Care\Cautions;
+use FeastLadle\Care\Sources;
 use FeastLadle\Checking\Finding;
 use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Flow\StepFlow;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
@@ -14,10 +18,15 @@ use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
 
 /**
- * A recipe as it is written, or grown to any yield, with what its flow comes to.
+ * A recipe by one way of its schools and dials, as it is written or grown to any yield, with what its flow comes to.
  *
  * @phpstan-import-type Node from FlowDrawing
  * @phpstan-import-type Stream from FlowDrawing
+ * @phpstan-import-type Line from Reckoning
+ *
+ * @phpstan-type BowlRow array{name: string, amount: string, byCup: string, how: string, parts: int, atMinute: int|null, reserve: string, decides: string}
+ * @phpstan-type SourceRow array{title: string, of: string, how: string, parts: int, wants: string, base: string|null}
+ * @phpstan-type StepRow array{step: Step, bowls: list<BowlRow>, sources: list<SourceRow>, outputs: list<array{name: string, grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Line>}
  */
 final readonly class RecipePage
 {
@@ -25,79 +34,113 @@ final readonly class RecipePage
     public const SMALLEST = 0.01;
     public const LARGEST = 2000.0;
 
-    public function __construct(private Larder $larder, private FlowDrawing $drawing, private RecipeChecker $checker)
+    public function __construct(private Larder $larder, private FlowDrawing $drawing, private RecipeChecker $checker, private Reckoning $reckoning)
     {
     }
 
     /**
      * @param float|null $wanted grams or pieces to make; null: as written
      *
-     * @return array{yield: string, made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, steps: list<array{step: Step, bowls: list<array{name: string, amount: string, byCup: string, how: string}>, sources: list<array{title: string, how: string}>, stands: float, gives: float, pieces: int}>, allergens: list<string>}
+     * @return array{made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, yield: string, steps: list<StepRow>, allergens: list<string>, addedSugar: float}
      */
     public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
     {
-        $follow = fn (float $factor): Ledger => Ledger::follow($recipe, $this->larder, $factor, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
-        $made = static fn (Ledger $ledger): float => $recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams();
-        $factor = null === $wanted ? 1.0 : min(self::LARGEST, max(self::SMALLEST, $wanted / $made($follow(1.0))));
-        $ledger = $follow($factor);
-        // Spice grows slower than the body: two corrections bring the yield to what was asked.
-        for ($i = 0; $i < 2 && null !== $wanted && $factor > self::SMALLEST && $factor < self::LARGEST; ++$i) {
-            $factor *= $wanted / $made($ledger);
-            $ledger = $follow($factor);
-        }
-        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
-        $steps = [];
-        $allergens = [];
-        foreach ($ledger->flows as $flow) {
-            $bowls = [];
-            foreach ($flow->bowls as $bowl) {
-                $ingredient = $this->larder->get($bowl->ingredient);
-                $grams = $writer->measuredGrams($ingredient, $bowl->grams);
-                $bowls[] = ['name' => $ingredient->name, 'amount' => $writer->main($ingredient, $grams), 'byCup' => $writer->byCup($ingredient, $grams), 'how' => $bowl->how];
-                foreach ($ingredient->allergens as $allergen) {
-                    $allergens[$allergen] = true;
-                }
-            }
-            foreach ($flow->step->takes as $take) {
-                if (null !== $take->fatDepthMm && null !== $take->ingredient) {
-                    $bowls[] = ['name' => $this->larder->get($take->ingredient)->name, 'amount' => $take->fatDepthMm.' mm deep', 'byCup' => '', 'how' => $take->how];
-                    foreach ($this->larder->get($take->ingredient)->allergens as $allergen) {
-                        $allergens[$allergen] = true;
-                    }
-                }
-            }
-            $steps[] = [
-                'step' => $flow->step,
-                'bowls' => $bowls,
-                'sources' => $this->sources($recipe, $flow->step),
-                'stands' => $flow->fullestMl,
-                'gives' => $flow->gives->massGrams(),
-                'pieces' => (int) floor($flow->gives->pieces + 1e-9),
-            ];
-        }
+        $counts = $recipe->portion->countsPieces;
+        [$ledger, $factor] = $this->grown($recipe, $kitchen, $wanted);
+        $writer = $kitchen->writer();
+        $made = $counts ? $ledger->yieldPieces() : $ledger->yieldGrams();
 
         return [
-            'made' => $recipe->portion->countsPieces ? floor($made($ledger) + 1e-6) : round($made($ledger)),
-            'unit' => $recipe->portion->countsPieces ? $recipe->portion->pieceName.'s' : 'g',
+            'made' => $counts ? floor($made + 1e-6) : round($made),
+            'unit' => $counts ? $recipe->portion->pieceName.'s' : 'g',
             'factor' => $factor,
             'flow' => $this->drawing->draw($recipe, $ledger, $writer),
             'findings' => $this->checker->check($recipe),
-            'yield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName : AmountWriter::weight($ledger->yieldGrams()),
-            'steps' => $steps,
-            'allergens' => array_keys($allergens),
+            'yield' => $counts ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName : AmountWriter::weight($ledger->yieldGrams()),
+            'steps' => array_values(array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows)),
+            'allergens' => (new Sources($this->larder))->allergens($recipe),
+            'addedSugar' => $ledger->flow($recipe->lastStep)->gives->addedSugarGrams($this->larder) * $recipe->portion->amount / max(1e-9, $counts ? $ledger->flow($recipe->lastStep)->gives->pieces : $ledger->flow($recipe->lastStep)->gives->massGrams()),
         ];
     }
 
-    /** @return list<array{title: string, how: string}> */
-    private function sources(Recipe $recipe, Step $step): array
+    /** @return array{Ledger, float} */
+    private function grown(Recipe $recipe, Kitchen $kitchen, ?float $wanted): array
     {
-        $sources = [];
-        foreach ($step->takes as $take) {
+        $follow = fn (float $factor): Ledger => Ledger::follow($recipe, $this->larder, $factor, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $made = static fn (Ledger $ledger): float => max(1e-9, $recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams());
+        $ledger = $follow(1.0);
+        $factor = 1.0;
+        // Spice grows slower than the body: two corrections bring the yield to what was asked.
+        for ($i = 0; $i < 3 && null !== $wanted; ++$i) {
+            $factor = min(self::LARGEST, max(self::SMALLEST, $factor * $wanted / $made($ledger)));
+            $ledger = $follow($factor);
+        }
+
+        return [$ledger, $factor];
+    }
+
+    /** @return StepRow */
+    private function step(Recipe $recipe, StepFlow $flow, float $factor, AmountWriter $writer, Kitchen $kitchen): array
+    {
+        $outputs = [];
+        foreach ($flow->step->outputs as $output) {
+            $outputs[] = ['name' => $output->called(), 'grams' => $flow->outputs[$output->id]->massGrams(), 'waste' => $output->waste];
+        }
+
+        return [
+            'step' => $flow->step,
+            'bowls' => $this->bowls($recipe, $flow, $factor, $writer),
+            'sources' => $this->sources($recipe, $flow, $factor),
+            'outputs' => $outputs,
+            'gives' => $flow->gives->massGrams(),
+            'pieces' => (int) floor($flow->gives->pieces + 1e-9),
+            'cautions' => (new Cautions($this->larder))->of($flow),
+            'reckoning' => $this->reckoning->of($flow, $factor, $kitchen->fillLimits),
+        ];
+    }
+
+    /** @return list<BowlRow> */
+    private function bowls(Recipe $recipe, StepFlow $flow, float $factor, AmountWriter $writer): array
+    {
+        $rows = [];
+        foreach ($flow->step->takes as $take) {
+            if (null !== $take->fatDepthMm && null !== $take->ingredient) {
+                $rows[] = ['name' => $this->larder->get($take->ingredient)->name, 'amount' => $take->fatDepthMm.' mm deep', 'byCup' => '', 'how' => $take->how, 'parts' => 1, 'atMinute' => null, 'reserve' => '', 'decides' => ''];
+                continue;
+            }
+            [$id, $grams] = match (true) {
+                null !== $take->ingredient => [$take->ingredient, $take->grown($factor)],
+                null !== $take->base && $recipe->buys($take->base) => [(string) $recipe->bases[$take->base]->base?->bought, $take->grams * $factor * ($recipe->bases[$take->base]->base->ratio ?? 1.0)],
+                default => ['', 0.0],
+            };
+            if ('' === $id) {
+                continue;
+            }
+            $ingredient = $this->larder->get($id);
+            $measured = $writer->measuredGrams($ingredient, $grams);
+            $reserve = $take->reserve > 0 ? $writer->main($ingredient, $writer->measuredGrams($ingredient, $take->reserve * $factor ** $take->exponent)) : '';
+            $rows[] = ['name' => $ingredient->name, 'amount' => $writer->main($ingredient, $measured), 'byCup' => $writer->byCup($ingredient, $measured), 'how' => $take->how, 'parts' => $take->manner->parts, 'atMinute' => $take->manner->atMinute, 'reserve' => $reserve, 'decides' => $take->manner->decides];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<SourceRow> */
+    private function sources(Recipe $recipe, StepFlow $flow, float $factor): array
+    {
+        $rows = [];
+        foreach ($flow->step->takes as $take) {
+            $wants = $take->manner->wants;
+            $warmth = null === $wants ? '' : ($wants->least > -20 ? ($wants->most < 250 ? $wants->least.' to '.$wants->most.' °C' : 'at least '.$wants->least.' °C') : 'at most '.$wants->most.' °C');
             if (null !== $take->fromStep) {
-                $sources[] = ['title' => $recipe->step($take->fromStep)->title, 'how' => $take->how];
+                $source = $recipe->step($take->fromStep);
+                $of = null === $take->output ? '' : $source->outputs[$take->output]->called();
+                $rows[] = ['title' => $source->title, 'of' => 1.0 === $take->share ? $of : trim(round(100 * $take->share).' % '.$of), 'how' => $take->how, 'parts' => $take->manner->parts, 'wants' => $warmth, 'base' => null];
+            } elseif (null !== $take->base && !$recipe->buys($take->base)) {
+                $rows[] = ['title' => $recipe->bases[$take->base]->name, 'of' => AmountWriter::weight($take->grams * $factor), 'how' => $take->how, 'parts' => $take->manner->parts, 'wants' => $warmth, 'base' => $take->base];
             }
         }
 
-        return $sources;
+        return $rows;
     }
 }

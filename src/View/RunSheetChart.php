@@ -6,15 +6,18 @@ namespace App\View;
 
 use App\Service\OpenFeast;
 use FeastLadle\Planning\Plan;
+use FeastLadle\Planning\PlannedJob;
 use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Planning\StepPlace;
 use FeastLadle\Recipe\AttentionKind;
 
 /**
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire
  * burns are folded.
  *
- * @phpstan-type Block array{step: PlannedStep, x: float, y: float, w: float, h: float, attention: string, label: string, time: string}
- * @phpstan-type Lane array{kind: string, name: string, y: float, h: float, blocks: list<Block>}
+ * @phpstan-type Block array{step: PlannedStep, row: int, x: float, y: float, w: float, h: float, slack: float, late: bool, held: bool, attention: string, label: string, time: string}
+ * @phpstan-type Job array{name: string, x: float, y: float, w: float, h: float, label: string, time: string}
+ * @phpstan-type Lane array{kind: string, name: string, short: string, y: float, h: float, blocks: list<Block>, jobs: list<Job>}
  */
 final class RunSheetChart
 {
@@ -26,13 +29,21 @@ final class RunSheetChart
     private const FOLD_FROM_MINUTES = 75;
     private const LEAST_PER_MINUTE = 1.55;
 
+    /** So many letters of a name have room before the lane. */
+    private const NAME_LETTERS = 15;
+
+    /** Slack beyond this says nothing more. */
+    private const MOST_SLACK_SHOWN = 90;
+
     /** A letter of the small type of the blocks, about. */
     private const LETTER = 5.7;
 
     /**
-     * @return array{width: float, height: float, gutter: float, head: float, lanes: list<Lane>, ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds: list<array{x: float, w: float, label: string}>}
+     * @param array<string, StepPlace> $places by activity
+     *
+     * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>, ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds: list<array{x: float, w: float, label: string}>}
      */
-    public function draw(Plan $plan, OpenFeast $open): array
+    public function draw(Plan $plan, OpenFeast $open, RunSheetSide $side = RunSheetSide::All, array $places = []): array
     {
         $moments = [];
         foreach ($open->feast->moments as $moment) {
@@ -60,7 +71,7 @@ final class RunSheetChart
             return $at;
         };
 
-        [$lanes, $bottom] = $this->lanes($plan, $open, $x);
+        [$lanes, $bottom] = $this->lanes($plan, $open, $x, $side, $places);
         $folds = [];
         $ticks = [];
         $day = '';
@@ -78,6 +89,7 @@ final class RunSheetChart
         return [
             'width' => $x($awake[\count($awake) - 1][1]) + 16,
             'height' => $bottom + 8,
+            'perMinute' => $perMinute,
             'gutter' => self::GUTTER,
             'head' => self::HEAD,
             'lanes' => $lanes,
@@ -100,6 +112,9 @@ final class RunSheetChart
                 $busy[] = [$step->startMinute - 8, $step->endMinute + 8];
             }
         }
+        foreach ($plan->jobs as $job) {
+            $busy[] = [$job->startMinute - 8, $job->endMinute + 8];
+        }
         foreach ($moments as $moment) {
             $busy[] = [$moment - 10, $moment + 25];
         }
@@ -118,56 +133,107 @@ final class RunSheetChart
     }
 
     /**
-     * @param \Closure(int): float $x
+     * @param \Closure(int): float     $x
+     * @param array<string, StepPlace> $places
      *
      * @return array{list<Lane>, float} lanes, and where the last one ends
      */
-    private function lanes(Plan $plan, OpenFeast $open, \Closure $x): array
+    private function lanes(Plan $plan, OpenFeast $open, \Closure $x, RunSheetSide $side, array $places): array
     {
         $lanes = [];
         $y = self::HEAD;
-        $wanted = [];
-        foreach ($open->kitchen->burners as $burner) {
-            $wanted[] = ['fire', $burner->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->burner === $burner->id)];
-        }
-        foreach ($open->kitchen->people as $person) {
-            $wanted[] = ['hands', $person->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true))];
-        }
-        $wanted[] = ['alone', '', array_filter($plan->steps, static fn (PlannedStep $s): bool => [] === $s->people && null === $s->burner)];
-        foreach ($wanted as [$kind, $name, $steps]) {
-            if ([] === $steps && 'fire' !== $kind) {
+        $rowOf = array_flip(array_map(static fn (PlannedStep $s): string => $s->activity, $plan->steps));
+        foreach ($this->wanted($plan, $open, $side) as [$kind, $name, $steps, $jobs]) {
+            if ([] === $steps && [] === $jobs && 'fire' !== $kind) {
                 continue;
             }
             $rows = [];
             $blocks = [];
+            $others = [];
+            foreach ($jobs as $job) {
+                $others[] = $this->box($job->startMinute, $job->endMinute, $job->name, $x, $y, $rows) + ['name' => $job->name, 'time' => $this->span($job->start, $job->end, $open)];
+            }
             foreach ($steps as $step) {
-                $row = 0;
-                while (isset($rows[$row]) && $rows[$row] > $step->startMinute) {
-                    ++$row;
-                }
-                $rows[$row] = $step->endMinute;
-                $left = $x($step->startMinute);
-                $width = max(3.0, $x($step->endMinute) - $left - 1.2);
-                $room = (int) floor(($width - 20) / self::LETTER);
-                $title = $step->step->title;
-                $blocks[] = [
-                    'step' => $step, 'x' => round($left, 1), 'y' => $y + 4 + $row * self::ROW, 'w' => round($width, 1), 'h' => self::ROW - 5,
+                $place = $places[$step->activity] ?? null;
+                $box = $this->box($step->startMinute, $step->endMinute, $step->step->title, $x, $y, $rows);
+                $due = $plan->problem->activities[$step->activity]->due ?? null;
+                $blocks[] = $box + [
+                    'step' => $step,
+                    'row' => $rowOf[$step->activity] + 1,
+                    'slack' => null === $place ? 0.0 : round($x($step->endMinute + min(self::MOST_SLACK_SHOWN, $place->slackMinutes)) - $x($step->endMinute), 1),
+                    'late' => null !== $due && $due->late > 0 && $step->endMinute > $due->at,
+                    'held' => isset($open->feast->pins[$step->activity]),
                     'attention' => match ($step->step->attention->kind) {
                         AttentionKind::Constant => 'constant',
                         AttentionKind::Watch => 'watch',
                         AttentionKind::None => 'none',
                     },
-                    // Already in the feast's own zone; a template would turn it into the server's.
-                    'time' => $step->start->format('H:i').'–'.$step->end->format('H:i'),
-                    'label' => $room < 4 ? '' : (mb_strlen($title) <= $room ? $title : mb_substr($title, 0, $room - 1).'…'),
+                    'time' => $this->span($step->start, $step->end, $open),
                 ];
             }
             $height = max(1, \count($rows)) * self::ROW + 6;
-            $lanes[] = ['kind' => $kind, 'name' => $name, 'y' => $y, 'h' => $height, 'blocks' => $blocks];
+            $lanes[] = ['kind' => $kind, 'name' => $name, 'short' => mb_strlen($name) <= self::NAME_LETTERS ? $name : (self::fitting($name, self::NAME_LETTERS) ?: mb_substr($name, 0, self::NAME_LETTERS - 1).'…'), 'y' => $y, 'h' => $height, 'blocks' => $blocks, 'jobs' => $others];
             $y += $height;
         }
 
         return [$lanes, $y];
+    }
+
+    /** @return list<array{string, string, array<int, PlannedStep>, array<int, PlannedJob>}> kind, name, steps and other work of each lane */
+    private function wanted(Plan $plan, OpenFeast $open, RunSheetSide $side): array
+    {
+        $wanted = [];
+        foreach ($side->showsFires() ? $open->kitchen->burners : [] as $burner) {
+            $wanted[] = ['fire', $burner->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->burner === $burner->id), array_filter($plan->jobs, static fn (PlannedJob $j): bool => $j->burner === $burner->id)];
+        }
+        foreach ($side->showsPeople() ? $open->kitchen->people : [] as $person) {
+            $wanted[] = ['hands', $person->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true)), array_filter($plan->jobs, static fn (PlannedJob $j): bool => \in_array($person->id, $j->people, true))];
+        }
+        foreach (RunSheetSide::Dishes === $side ? $plan->quantities->dishes : [] as $dish) {
+            $wanted[] = ['dish', $dish->dish->recipe->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->dish === $dish), []];
+        }
+        if (RunSheetSide::All === $side) {
+            $wanted[] = ['alone', '', array_filter($plan->steps, static fn (PlannedStep $s): bool => [] === $s->people && null === $s->burner), []];
+        }
+
+        return $wanted;
+    }
+
+    /**
+     * @param \Closure(int): float              $x
+     * @param array<int, list<array{int, int}>> $rows what stands in each row of the lane; filled here
+     *
+     * @return array{x: float, y: float, w: float, h: float, label: string}
+     */
+    private function box(int $from, int $to, string $title, \Closure $x, float $y, array &$rows): array
+    {
+        $row = 0;
+        while ([] !== array_filter($rows[$row] ?? [], static fn (array $taken): bool => $taken[0] < $to && $from < $taken[1])) {
+            ++$row;
+        }
+        $rows[$row][] = [$from, $to];
+        $left = $x($from);
+        $width = max(3.0, $x($to) - $left - 1.2);
+        $room = (int) floor(($width - 20) / self::LETTER);
+
+        return ['x' => round($left, 1), 'y' => $y + 4 + $row * self::ROW, 'w' => round($width, 1), 'h' => self::ROW - 5, 'label' => self::fitting($title, $room)];
+    }
+
+    /** As many whole words as there is room for: half a word would not be what is read out. */
+    private static function fitting(string $title, int $room): string
+    {
+        if (mb_strlen($title) <= $room) {
+            return $title;
+        }
+        $cut = mb_strrpos(mb_substr($title, 0, max(0, $room)), ' ');
+
+        return false === $cut ? '' : rtrim(mb_substr($title, 0, $cut), ' ,;:').'…';
+    }
+
+    /** In the feast's own zone; a template would turn it into the server's. */
+    private function span(\DateTimeImmutable $from, \DateTimeImmutable $to, OpenFeast $open): string
+    {
+        return $from->setTimezone($open->feast->timeZone)->format('H:i').'–'.$to->setTimezone($open->feast->timeZone)->format('H:i');
     }
 
     /** @return list<array{int, \DateTimeImmutable}> full or half hours */

@@ -5,35 +5,66 @@ declare(strict_types=1);
 namespace App\View;
 
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\BuyingPlace;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Planning\Quantities;
 
-/** The stores as a list to shop by. */
+/**
+ * The stores as a list to shop by, place by place.
+ *
+ * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string, have: float|null, until: string, buy: int, pack: string, loose: bool, left: string, price: float|null, cost: float|null, getOn: \DateTimeImmutable, lead: int, inSeason: bool, dishes: list<array{letter: string, name: string, amount: string}>}
+ */
 final class StoreRows
 {
-    /** @return list<array{name: string, need: string, byCup: string, buy: int, pack: string, loose: bool, left: string, dishes: list<array{letter: string, name: string, amount: string}>}> */
+    /** @return array{places: list<array{name: string, rows: list<Row>}>, cost: float, unpriced: int} */
     public function of(Quantities $quantities, Kitchen $kitchen): array
     {
-        $writer = new AmountWriter($kitchen->cupMl, $kitchen->scaleStepGrams);
+        $writer = $kitchen->writer();
+        $there = [];
+        foreach ($kitchen->pantry as $onHand) {
+            $there[$onHand->what] = $onHand;
+        }
         $rows = [];
+        $cost = 0.0;
+        $unpriced = 0;
         foreach ($quantities->stores as $line) {
             $dishes = [];
             foreach ($line->byDish as $id => $grams) {
                 $dish = $quantities->dishes[$id]->dish;
                 $dishes[] = ['letter' => $dish->letter, 'name' => $dish->recipe->name, 'amount' => $writer->main($line->ingredient, $grams)];
             }
-            $rows[] = [
+            $id = $line->ingredient->id;
+            $cost += $line->cost() ?? 0.0;
+            $unpriced += null === $line->price && $line->packs > 0 ? 1 : 0;
+            $whole = $line->beforePreparingGrams();
+            $rows[$line->place()->value][] = [
+                'id' => $id,
                 'name' => $line->ingredient->name,
                 'need' => $writer->main($line->ingredient, $line->needGrams),
                 'byCup' => $writer->byCup($line->ingredient, $line->needGrams),
+                'reserve' => $line->reserve > 0 ? $writer->main($line->ingredient, $line->reserve) : '',
+                'whole' => null === $whole ? '' : AmountWriter::weight($whole),
+                'have' => isset($there[$id]) ? $there[$id]->grams : null,
+                'until' => ($there[$id] ?? null)?->until?->format('Y-m-d') ?? '',
                 'buy' => $line->packs,
                 'pack' => $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->ingredient->pack->name,
                 'loose' => $line->ingredient->pack->loose,
                 'left' => AmountWriter::weight($line->leftGrams()),
+                'price' => $line->price,
+                'cost' => $line->cost(),
+                'getOn' => $line->getOn,
+                'lead' => $line->ingredient->leadDays,
+                'inSeason' => $line->inSeason,
                 'dishes' => $dishes,
             ];
         }
+        $places = [];
+        foreach (BuyingPlace::cases() as $place) {
+            if (isset($rows[$place->value])) {
+                $places[] = ['name' => $place->label(), 'rows' => $rows[$place->value]];
+            }
+        }
 
-        return $rows;
+        return ['places' => $places, 'cost' => round($cost, 2), 'unpriced' => $unpriced];
     }
 }

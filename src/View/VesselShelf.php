@@ -9,18 +9,32 @@ use FeastLadle\Kitchen\Kitchen;
 /** All vessels of a kitchen, drawn to one scale. */
 final class VesselShelf
 {
-    /** @return list<array{name: string, kind: string, litres: float, kg: float, width: float, height: float, outline: string}> */
+    private const WIDEST = 190.0;
+    private const HIGHEST = 124.0;
+
+    /** Around each, for the thickness of the line. */
+    private const ROOM = 12.0;
+
+    /** @return array<string, array{name: string, kind: string, litres: float, kg: float, size: string, view: string, shownWidth: float, shownHeight: float, outline: string}> by id */
     public function of(Kitchen $kitchen): array
     {
         $drawn = [];
+        $widest = $highest = 1.0;
         foreach ($kitchen->vessels as $vessel) {
-            $drawn[] = [
+            $widest = max($widest, SectionDrawing::widest($vessel->shape) + self::ROOM);
+            $highest = max($highest, SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM);
+        }
+        $scale = min(1.0, self::WIDEST / $widest, self::HIGHEST / $highest);
+        foreach ($kitchen->vessels as $vessel) {
+            $drawn[$vessel->id] = [
                 'name' => $vessel->name,
                 'kind' => $vessel->kind->value,
                 'litres' => $vessel->shape->brimfulMl(),
                 'kg' => 1000 * $vessel->emptyKg,
-                'width' => SectionDrawing::widest($vessel->shape),
-                'height' => SectionDrawing::SCALE * $vessel->shape->heightMm(),
+                'size' => round(2 * $vessel->shape->radiusMm($vessel->shape->heightMm())).' × '.round($vessel->shape->heightMm()).' mm',
+                'view' => \sprintf('%.1f %.1f %.1f %.1f', -SectionDrawing::widest($vessel->shape) / 2 - self::ROOM / 2, -self::ROOM / 2, SectionDrawing::widest($vessel->shape) + self::ROOM, SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM),
+                'shownWidth' => round($scale * (SectionDrawing::widest($vessel->shape) + self::ROOM), 1),
+                'shownHeight' => round($scale * (SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM), 1),
                 'outline' => SectionDrawing::profile($vessel->shape, $vessel->shape->heightMm()),
             ];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Command;
 
+use App\Service\DraftDesk;
+use App\Service\RecipeBook;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
@@ -20,9 +22,11 @@ final class CommandsTest extends KernelTestCase
         yield 'proven infeasible' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => 101]]], 1];
         yield 'not a valid problem' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => -1]]], 2];
         yield 'not JSON' => ['nonsense', 2];
-        // Three of 30 minutes, one of two fires each, within 50: impossible, but neither pairs nor sums prove it.
-        yield 'undecided' => [[...self::PROBLEM, 'horizon' => [0, 50], 'resources' => [['id' => 'f0'], ['id' => 'f1']],
-            'activities' => array_map(static fn (int $i): array => ['id' => "a$i", 'duration' => 30, 'needs' => [['from' => ['f0', 'f1']]]], range(0, 2))], 3];
+        // So many of 30 minutes, one of so many fires each, within 50: one more than goes. Neither pairs nor sums prove it; a few are tried out, many are not.
+        $stuck = static fn (int $fires): array => [...self::PROBLEM, 'horizon' => [0, 50], 'resources' => array_map(static fn (int $f): array => ['id' => "f$f"], range(1, $fires)),
+            'activities' => array_map(static fn (int $i): array => ['id' => "a$i", 'duration' => 30, 'needs' => [['from' => array_map(static fn (int $f): string => "f$f", range(1, $fires))]]], range(0, $fires))];
+        yield 'proven by trying everything' => [$stuck(2), 1];
+        yield 'undecided' => [$stuck(20), 3];
     }
 
     /** @param array<string, mixed>|string $problem */
@@ -116,13 +120,28 @@ final class CommandsTest extends KernelTestCase
         self::assertStringContainsString('ends in the middle', $tester->getErrorOutput());
     }
 
-    public function testWhatIsExportedAndImportedAgainIsTheSameRecipe(): void
+    public function testImportingEveryExportIsTheIdentity(): void
+    {
+        $book = static::getContainer()->get(RecipeBook::class);
+        $recipes = $book->all();
+        self::assertGreaterThanOrEqual(16, \count($recipes));
+        foreach ($recipes as $recipe) {
+            $slug = $recipe->getSlug();
+            foreach (['json', 'jsonld'] as $format) {
+                $export = $this->tester('ladle:recipe:export');
+                self::assertSame(0, $export->execute(['slug' => $slug, '--format' => $format]));
+                $import = $this->tester('ladle:recipe:import');
+                self::assertSame([0, $slug.", revision 1\n"], [$import->execute(['file' => $this->file($export->getDisplay())]), $import->getDisplay()], $slug.' as '.$format);
+            }
+            self::assertSame((string) file_get_contents(__DIR__.'/../../data/recipes/'.$slug.'.json'), $book->revision($slug)?->getDocument());
+        }
+    }
+
+    public function testAChangedFileIsANewRevisionAndABadOneIsRefused(): void
     {
         $export = $this->tester('ladle:recipe:export');
-        self::assertSame(0, $export->execute(['slug' => 'basundi']));
-        self::assertSame((string) file_get_contents(__DIR__.'/../../data/recipes/basundi.json'), $export->getDisplay());
+        $export->execute(['slug' => 'basundi']);
         $import = $this->tester('ladle:recipe:import');
-        self::assertSame([0, "basundi, revision 1\n"], [$import->execute(['file' => $this->file($export->getDisplay())]), $import->getDisplay()]);
         self::assertSame(0, $import->execute(['file' => $this->file(str_replace('"Basundi"', '"Basundi, richer"', $export->getDisplay()))]));
         self::assertSame("basundi, revision 2\n", $import->getDisplay());
         self::assertSame(2, $import->execute(['file' => $this->file('{}')], ['capture_stderr_separately' => true]));
@@ -137,12 +156,32 @@ final class CommandsTest extends KernelTestCase
         self::assertSame(0, $export->execute(['slug' => 'milk-solids-balls', '--format' => 'jsonld']));
         $recipe = json_decode($export->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($recipe);
-        self::assertSame(['https://schema.org', 'Recipe', '33 balls'], [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']]);
+        self::assertSame([['https://schema.org', ['ladle' => 'urn:feast-ladle:']], 'Recipe', '33 balls'], [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']]);
         self::assertIsArray($recipe['recipeIngredient']);
         self::assertContains('400 g Milk solids, fresh', $recipe['recipeIngredient']);
         self::assertContains('Frying oil, for frying', $recipe['recipeIngredient']);
         self::assertIsArray($recipe['recipeInstructions']);
         self::assertCount(7, $recipe['recipeInstructions']);
+    }
+
+    public function testAToldRecipeIsParsedWithoutBeingKept(): void
+    {
+        $parse = $this->tester('ladle:recipe:parse');
+        self::assertSame(0, $parse->execute(['file' => $this->file("Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.")]));
+        $parsed = json_decode($parse->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($parsed);
+        self::assertSame(['draft', 'questions', 'guesses'], array_keys($parsed));
+        self::assertStringContainsString('"semolina-sweet"', $parse->getDisplay());
+        self::assertSame([], static::getContainer()->get(DraftDesk::class)->titles());
+        self::assertSame(2, $parse->execute(['file' => $this->file("\xff\xfe")]));
+    }
+
+    public function testAToldRecipeGoesToTheWritingDesk(): void
+    {
+        $import = $this->tester('ladle:recipe:import');
+        self::assertSame(0, $import->execute(['file' => $this->file("Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.")], ['capture_stderr_separately' => true]));
+        self::assertMatchesRegularExpression('/^draft \d+$/', trim($import->getDisplay()));
+        self::assertSame('Semolina sweet', static::getContainer()->get(DraftDesk::class)->titles()[0]['name']);
     }
 
     private function tester(string $command): CommandTester

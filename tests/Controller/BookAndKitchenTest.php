@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Controller;
 
+use App\Repository\KitchenRepository;
 use App\Service\RecipeBook;
 use App\Tests\Support\BrowserCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -18,7 +19,10 @@ final class BookAndKitchenTest extends BrowserCase
         yield 'cut off in the middle' => [substr($basundi, 0, 1500), 'ends in the middle'];
         yield 'nested 10,000 deep' => [str_repeat('[', 10_000), 'nests deeper than 40'];
         yield 'a circle of steps' => [str_replace('"id": "boil",', '"id": "boil", "ties": [{"after": "chill"}],', $basundi), 'in a circle'];
-        yield 'larger than is read' => [str_repeat('x', 1_100_000), 'the most that is read'];
+        yield 'larger than is read' => ['{"a": "'.str_repeat('x', 1_100_000).'"}', 'the most that is read'];
+        yield 'a text larger than a recipe' => [str_repeat('Stir it. ', 20_000), 'Paste one recipe at a time'];
+        yield 'no text at all' => ["\xff\xfe\x00", 'no text in UTF-8'];
+        yield 'nothing to cook' => ['<script>alert(1)</script>', 'Nothing to cook'];
     }
 
     #[DataProvider('unreadable')]
@@ -70,20 +74,20 @@ final class BookAndKitchenTest extends BrowserCase
 
     public function testAKitchenFileWithAFaultChangesNothing(): void
     {
-        $this->browser->request('GET', '/kitchen.json');
+        $this->browser->request('GET', '/kitchen/'.$this->home().'.json');
         $kitchen = (string) $this->browser->getResponse()->getContent();
-        $this->take('/kitchen', str_replace('"heightMm": 220', '"heightMm": -5', $kitchen));
+        $this->take('/kitchen/'.$this->home().'/file', str_replace('"heightMm": 220', '"heightMm": -5', $kitchen));
         self::assertResponseStatusCodeSame(422);
         self::assertSelectorTextContains('.fault', '/vessels/0/shape/heightMm');
-        $this->browser->request('GET', '/kitchen.json');
+        $this->browser->request('GET', '/kitchen/'.$this->home().'.json');
         self::assertSame($kitchen, $this->browser->getResponse()->getContent());
     }
 
     public function testAKitchenWithoutAPersonTheFeastCountsOnIsRefused(): void
     {
-        $this->browser->request('GET', '/kitchen.json');
+        $this->browser->request('GET', '/kitchen/'.$this->home().'.json');
         $kitchen = (string) $this->browser->getResponse()->getContent();
-        $this->take('/kitchen', str_replace('"id": "nilu"', '"id": "somebody-else"', $kitchen));
+        $this->take('/kitchen/'.$this->home().'/file', str_replace('"id": "nilu"', '"id": "somebody-else"', $kitchen));
         self::assertResponseStatusCodeSame(422);
         self::assertSelectorTextContains('.fault', 'A New Roof in Kumbhar Lane');
         $this->browser->request('GET', $this->address('guests'));
@@ -94,9 +98,9 @@ final class BookAndKitchenTest extends BrowserCase
     {
         $this->browser->request('GET', $this->address('schedule-problem.json'));
         $before = $this->browser->getResponse()->getContent();
-        $this->browser->request('GET', '/kitchen.json');
-        $this->take('/kitchen', str_replace('"kilowatts": 1.75', '"kilowatts": 3.5', (string) $this->browser->getResponse()->getContent()));
-        self::assertResponseRedirects('/kitchen', 303);
+        $this->browser->request('GET', '/kitchen/'.$this->home().'.json');
+        $this->take('/kitchen/'.$this->home().'/file', str_replace('"kilowatts": 1.75', '"kilowatts": 3.5', (string) $this->browser->getResponse()->getContent()));
+        self::assertResponseRedirects('/kitchen/'.$this->home(), 303);
         $this->browser->request('GET', $this->address('schedule-problem.json'));
         self::assertNotSame($before, $this->browser->getResponse()->getContent());
     }
@@ -125,16 +129,77 @@ final class BookAndKitchenTest extends BrowserCase
         $this->browser->submitForm('Take it out');
         self::assertResponseRedirects('/', 303);
         $this->browser->followRedirect();
-        self::assertSelectorTextContains('.empty', 'No feast is planned yet');
+        self::assertSelectorTextNotContains('.feast-list', 'A New Roof');
         $this->browser->request('GET', '/feasts/'.$id.'/guests');
         self::assertResponseStatusCodeSame(404);
     }
 
+    public function testAPotIsEnteredByWhatItHoldsAndDrawn(): void
+    {
+        $this->browser->request('GET', '/kitchen');
+        $this->browser->submitForm('+ another vessel');
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('.vessel-cards > li:last-child', '7.24 l');
+        $this->shapeLastPot(['form' => 'bowl', 'rimMm' => '450', 'litres' => '12.57', 'heightMm' => '']);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('[data-size]', '450 × 140 mm');
+        $this->shapeLastPot(['form' => 'straight', 'diameterMm' => '200', 'heightMm' => '-3', 'litres' => '']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.vessel-cards > li:last-child .fault', 'from 5 to 3000');
+    }
+
+    /** @param array<string, string> $shape */
+    private function shapeLastPot(array $shape): void
+    {
+        $form = $this->browser->getCrawler()->filter('.vessel-card form')->form();
+        foreach ($shape as $field => $value) {
+            $form['vessel[shape]['.$field.']'] = $value;
+        }
+        $this->browser->submit($form);
+    }
+
+    public function testAThingThatAFeastNeedsCanNotBeTakenOutOfTheKitchen(): void
+    {
+        $this->browser->request('GET', '/kitchen');
+        $values = $this->browser->getCrawler()->filter('#kitchen-form')->form()->getPhpValues();
+        $this->browser->request('POST', '/kitchen', $values + ['remove' => ['people' => '1']]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.fault', 'A New Roof');
+        $this->browser->request('GET', '/kitchen/'.$this->home().'/vessels/no-such-pot');
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->request('POST', '/kitchen/'.$this->home().'/vessels', ['_token' => 'forged']);
+        self::assertResponseStatusCodeSame(403);
+        $this->browser->request('GET', '/kitchen/999999');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testAnotherKitchenIsBegunAndAFeastCookedInIt(): void
+    {
+        $this->browser->request('GET', '/kitchen');
+        $this->browser->submitForm('Another kitchen: a hall, a neighbour\'s');
+        self::assertResponseStatusCodeSame(303);
+        $id = (int) basename((string) $this->browser->getResponse()->headers->get('Location'));
+        $this->browser->request('GET', '/');
+        $this->browser->submitForm('Begin', ['new_feast[name]' => 'Elsewhere', 'new_feast[date]' => '2031-12-01', 'new_feast[time]' => '12:30', 'new_feast[count]' => '40', 'new_feast[timeZone]' => '+05:30', 'new_feast[kitchen]' => (string) $id]);
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->request('GET', '/');
+        self::assertSelectorTextContains('.feast-list a:first-child', 'Elsewhere');
+        $this->browser->request('GET', '/kitchen/'.$id);
+        self::assertSelectorTextContains('.kitchens [aria-current]', trim($this->text('h1')));
+    }
+
+    private function home(): int
+    {
+        return (int) static::getContainer()->get(KitchenRepository::class)->local()?->getId();
+    }
+
     private function take(string $page, string $content): void
     {
-        $this->browser->request('GET', $page);
-        $token = $this->browser->getCrawler()->filter('[name="document_file[_token]"]')->attr('value');
-        $this->browser->request('POST', $page, ['document_file' => ['_token' => $token]], ['document_file' => ['file' => $this->upload($content)]]);
+        $this->browser->request('GET', str_replace('/file', '', $page));
+        $form = '/recipes' === $page ? 'intake' : 'document_file';
+        $token = $this->browser->getCrawler()->filter('[name="'.$form.'[_token]"]')->attr('value');
+        $this->browser->request('POST', $page, [$form => ['_token' => $token]], [$form => ['file' => $this->upload($content)]]);
     }
 
     private function upload(string $content): UploadedFile

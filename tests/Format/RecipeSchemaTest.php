@@ -9,12 +9,15 @@ use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\CoolingMedium;
 use FeastLadle\Recipe\CueKind;
 use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\KeepingEnemy;
 use FeastLadle\Recipe\KeepingPlace;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ServingWay;
+use FeastLadle\Recipe\Skill;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Syrup\Stage;
 use FeastLadle\Vessel\VesselKind;
+use FeastLadle\Ways\DialKind;
 use JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -53,9 +56,11 @@ final class RecipeSchemaTest extends TestCase
         foreach ([
             'process' => Process::class, 'flame' => Flame::class, 'vessel/properties/kind' => VesselKind::class, 'time/properties/grows' => Growth::class, 'time/properties/medium' => CoolingMedium::class,
             'attention/properties/kind' => AttentionKind::class, 'target/properties/kind' => TargetKind::class, 'target/properties/stage' => Stage::class, 'cues/items/properties/kind' => CueKind::class, 'keeping/properties/place' => KeepingPlace::class,
+            'keeping/properties/enemies/items' => KeepingEnemy::class, 'attention/properties/skill' => Skill::class,
         ] as $path => $enum) {
             self::assertSame(array_column($enum::cases(), 'value'), $this->at($step, $path.'/enum'), $path);
         }
+        self::assertSame(array_column(DialKind::cases(), 'value'), $this->at($schema, 'properties/dials/items/properties/dial/enum'));
         self::assertSame(array_column(ServingWay::cases(), 'value'), $this->at($schema, 'properties/serving/properties/way/enum'));
     }
 

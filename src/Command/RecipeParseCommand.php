@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Import\Intake;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Telling\Open;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('ladle:recipe:parse', 'Prints what a told or pasted recipe is understood as, with guesses and questions. Saves nothing.')]
+final class RecipeParseCommand extends Command
+{
+    public function __construct(private readonly Intake $intake)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'A text, a page, or JSON-LD')->setHelp("  <info>bin/console ladle:recipe:parse told.txt</info>\n\nPrints JSON: draft (a recipe document), questions (what matters most first) and guesses, each with the JSON pointer of its place.\nExit status: 0 understood, 2 unreadable.");
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        try {
+            $path = $input->getArgument('file');
+            $told = $this->intake->parse(Reading::file(\is_string($path) ? $path : '', 'text'));
+        } catch (FaultyDocument $faulty) {
+            return Reading::tell($faulty, $output);
+        }
+        $row = static fn (Open $open): array => ['place' => $open->place, 'text' => $open->text()];
+        $output->writeln(json_encode(['draft' => $told->draft->document(), 'questions' => array_map($row, $told->questions), 'guesses' => array_map($row, $told->guesses)], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+
+        return Command::SUCCESS;
+    }
+}

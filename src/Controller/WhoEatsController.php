@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use FeastLadle\Care\DietGrid;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\SugarOnPlate;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Contracts\Service\Attribute\Required;
+
+/** Who may eat what: allergens, diets and rules of the day, dish by group. */
+final class WhoEatsController extends StationController
+{
+    private Larder $larder;
+
+    #[Required]
+    public function useLarder(Larder $larder): void
+    {
+        $this->larder = $larder;
+    }
+
+    #[Route('/feasts/{id}/who-eats', name: 'who_eats', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
+    public function grid(int $id, Request $request): Response
+    {
+        $open = $this->desk->open($id);
+        if ($request->isMethod('POST')) {
+            if (!$this->isCsrfTokenValid('who-eats', $request->request->getString('_token'))) {
+                throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+            }
+            $document = $open->document;
+            // A ticked box that the kitchen has no rule for is left out.
+            $document['rules'] = array_values(array_filter($request->request->all('rules'), static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r])));
+            $this->desk->change($open, $document);
+
+            return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
+        }
+        $grid = new DietGrid($this->larder, $open->kitchen);
+        $cells = $grid->of($open->feast);
+        $plan = $this->plans->shown($open);
+        $sugar = SugarOnPlate::of($plan->quantities, $this->larder);
+
+        return $this->station('who_eats', $open, $plan, ['cells' => $cells, 'nothing' => $grid->withNothing($open->feast, $cells), 'order' => $grid->order($open->feast), 'sugar' => $sugar->inPortion, 'onPlate' => $sugar->onPlate]);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Export;
+
+use FeastLadle\Feast\Feast;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Planning\Plan;
+
+/** The run sheet as comma-separated values, a line a step, times with their offset. */
+final class PlanCsv
+{
+    public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
+    {
+        $rows = [['start', 'end', 'minutes', 'least', 'most', 'sweet', 'batch', 'step', 'who', 'fire', 'vessels']];
+        foreach ($plan->steps as $step) {
+            $rows[] = [
+                $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), $step->minutes(), $step->minMinutes, $step->maxMinutes,
+                $step->dish->dish->recipe->name, null === $step->for ? $step->key->batch : $step->for->name, $step->step->title, implode(' ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $step->people)),
+                null === $step->burner ? '' : $kitchen->burners[$step->burner]->name, implode(' + ', array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)),
+            ];
+        }
+
+        return Csv::of($rows);
+    }
+}

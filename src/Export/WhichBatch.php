@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Export;
+
+use FeastLadle\Planning\PlannedStep;
+
+/** Which of the batches a step belongs to, or for which moment it is done, where there are several. */
+final class WhichBatch
+{
+    public static function of(PlannedStep $step): string
+    {
+        return match (true) {
+            null !== $step->for => ' (for '.$step->for->name.')',
+            $step->key->batch > 0 && $step->dish->batchPlan->batches > 1 => ' (batch '.$step->key->batch.')',
+            default => '',
+        };
+    }
+}

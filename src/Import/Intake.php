@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Import;
+
+use App\Entity\RecipeDraft;
+use App\Entity\RecipeRevision;
+use App\Service\CurrentKitchen;
+use App\Service\DraftDesk;
+use App\Service\RecipeBook;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\DraftOfTelling;
+use FeastLadle\Telling\Open;
+use FeastLadle\Telling\TextReader;
+use FeastLadle\Telling\Told;
+use FeastLadle\Telling\ToldDraft;
+
+/**
+ * Takes recipes in from whatever they come as. A document of our own goes into the book; anything else is understood as far as it
+ * goes and put on the writing desk, with its guesses marked and its questions asked.
+ */
+final readonly class Intake
+{
+    public function __construct(private RecipeBook $book, private DraftDesk $desk, private LinkedData $linked, private Larder $larder, private CurrentKitchen $kitchen)
+    {
+    }
+
+    /** @throws FaultyDocument when nothing can be made of it; book and desk are then as they were */
+    public function take(string $content): RecipeRevision|RecipeDraft
+    {
+        $source = $this->source($content);
+        if (\is_string($source)) {
+            return $this->book->import($source);
+        }
+        $told = $this->understand($source);
+
+        return $this->desk->beginWith($told->draft, $this->open($told));
+    }
+
+    /**
+     * What a text comes to, without keeping it.
+     *
+     * @throws FaultyDocument
+     */
+    public function parse(string $content): ToldDraft
+    {
+        $source = $this->source($content);
+
+        return \is_string($source) ? throw FaultyDocument::because('text', 'This is a recipe document already; there is nothing to guess. Import it.') : $this->understand($source);
+    }
+
+    /** @return list<array{place: string, text: string, guess: bool}> as the desk keeps it: places by step id, which outlive a reordering */
+    public function open(ToldDraft $told): array
+    {
+        $steps = $told->draft->steps();
+        $place = static function (Open $open) use ($steps): string {
+            if (1 !== preg_match('#^/steps/(\d+)(/.*)?$#', $open->place, $match)) {
+                return $open->place;
+            }
+            $id = $steps[(int) $match[1]]['id'] ?? '';
+
+            return '#'.(\is_string($id) ? $id : '').($match[2] ?? '');
+        };
+
+        return array_map(static fn (Open $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [...$told->questions, ...$told->guesses]);
+    }
+
+    /** @return string|Told a document of our own, or what was told */
+    private function source(string $content): string|Told
+    {
+        if (!mb_check_encoding($content, 'UTF-8')) {
+            throw FaultyDocument::because('recipe', 'This is no text in UTF-8.');
+        }
+        $start = ltrim($content, "\u{feff} \t\r\n");
+        if (str_starts_with($start, '{') || str_starts_with($start, '[')) {
+            if (!$this->linked->isLinkedData($start)) {
+                return $start;
+            }
+
+            return $this->linked->ownDocument($start) ?? $this->linked->told($start) ?? throw FaultyDocument::because('recipe', 'This JSON-LD describes no recipe.');
+        }
+        if (1 === preg_match('/<!doctype html|<html\b|<script\b[^>]*ld\+json/i', $start)) {
+            foreach ($this->linked->scripts($start) as $script) {
+                $found = $this->inScript($script);
+                if (null !== $found) {
+                    return $found;
+                }
+            }
+        }
+
+        return (new TextReader($this->larder, $this->kitchen->equipment()->cupMl))->read($start);
+    }
+
+    private function inScript(string $script): string|Told|null
+    {
+        try {
+            return $this->linked->ownDocument($script) ?? $this->linked->told($script);
+        } catch (FaultyDocument) {
+            // A page may hold broken parts that are none of ours.
+            return null;
+        }
+    }
+
+    private function understand(Told $told): ToldDraft
+    {
+        return (new DraftOfTelling($this->larder, $this->kitchen->equipment()->cupMl))->make($told, $this->desk->freeSlug($told->name));
+    }
+}

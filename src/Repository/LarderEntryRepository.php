@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repository;
+
+use App\Entity\Kitchen;
+use App\Entity\LarderEntry;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<LarderEntry> */
+final class LarderEntryRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, LarderEntry::class);
+    }
+
+    public function of(Kitchen $kitchen, string $ingredient): ?LarderEntry
+    {
+        return $this->findOneBy(['kitchen' => $kitchen, 'ingredient' => $ingredient]);
+    }
+
+    /** @return list<LarderEntry> */
+    public function all(Kitchen $kitchen): array
+    {
+        return $this->findBy(['kitchen' => $kitchen], ['ingredient' => 'ASC']);
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Entity\Kitchen;
+use App\Entity\LarderEntry;
+use App\Repository\KitchenRepository;
+use App\Repository\LarderEntryRepository;
+use App\Repository\RecipeRepository;
+use Doctrine\DBAL\Exception as DatabaseException;
+use Doctrine\ORM\EntityManagerInterface;
+use FeastLadle\Document\Fault;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\LarderReader;
+
+/** The larder that ships, with what this kitchen has weighed, corrected and added laid over it. */
+final readonly class KitchenLarder
+{
+    public function __construct(private ShippedFiles $files, private KitchenRepository $kitchens, private LarderEntryRepository $entries, private RecipeRepository $recipes, private EntityManagerInterface $entities)
+    {
+    }
+
+    public function larder(): Larder
+    {
+        return (new LarderReader())->read(json_encode($this->document($this->own()), \JSON_THROW_ON_ERROR));
+    }
+
+    /** Changes when anything this kitchen knows of its own does. */
+    public function fingerprint(): string
+    {
+        return hash('sha256', serialize($this->own()));
+    }
+
+    /** @return array<string, mixed>|null the document of one thing, as this kitchen knows it */
+    public function thing(string $id): ?array
+    {
+        $own = $this->own();
+
+        return $own[$id] ?? $this->shipped()[$id] ?? null;
+    }
+
+    public function isOwn(string $id): bool
+    {
+        return isset($this->own()[$id]);
+    }
+
+    public function ships(string $id): bool
+    {
+        return isset($this->shipped()[$id]);
+    }
+
+    /** An id for a new thing that none has yet. */
+    public function freeId(string $slug): string
+    {
+        $slug = '' === $slug ? 'thing' : $slug;
+        for ($n = 1, $id = $slug; null !== $this->thing($id); $id = $slug.'-'.$n) {
+            ++$n;
+        }
+
+        return $id;
+    }
+
+    /**
+     * Keeps what this kitchen knows of a thing.
+     *
+     * @param array<string, mixed> $thing its whole document
+     *
+     * @throws FaultyDocument with pointers into that document; nothing is kept then
+     */
+    public function keep(string $id, array $thing): void
+    {
+        $thing = [...$thing, 'id' => $id, 'own' => true];
+        $document = $this->document([...$this->own(), $id => $thing]);
+        try {
+            (new LarderReader())->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+        } catch (FaultyDocument $faulty) {
+            $place = '/ingredients/'.array_search($id, array_column($document['ingredients'], 'id'), true);
+            throw new FaultyDocument('larder', array_map(static fn (Fault $f): Fault => new Fault(str_starts_with($f->pointer, $place) ? substr($f->pointer, \strlen($place)) : $f->pointer, $f->template, $f->values), $faulty->faults));
+        }
+        $json = json_encode($thing, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE);
+        $entry = $this->entries->of($this->kitchen(), $id);
+        if (null === $entry) {
+            $this->entities->persist(new LarderEntry($this->kitchen(), $id, $json));
+        } else {
+            $entry->change($json);
+        }
+        $this->entities->flush();
+    }
+
+    /**
+     * Back to how it ships; a thing of this kitchen's own goes.
+     *
+     * @throws FaultyDocument when a recipe still takes it
+     */
+    public function forget(string $id): void
+    {
+        $entry = $this->entries->of($this->kitchen(), $id);
+        if (null === $entry) {
+            return;
+        }
+        if (!$this->ships($id)) {
+            foreach ($this->recipes->book($this->kitchen()) as $recipe) {
+                foreach ($recipe->revisions() as $revision) {
+                    if (str_contains($revision->getDocument(), '"'.$id.'"')) {
+                        throw FaultyDocument::because('larder', 'The recipe "{name}" takes it in revision {number}; it can\'t go.', ['name' => $recipe->getName(), 'number' => $revision->getNumber()]);
+                    }
+                }
+            }
+        }
+        $this->entities->remove($entry);
+        $this->entities->flush();
+    }
+
+    /** @return array<string, array<string, mixed>> by id */
+    private function own(): array
+    {
+        try {
+            $kitchen = $this->kitchens->local();
+        } catch (DatabaseException) {
+            // Before the first setup, and for files on the command line, there is no kitchen.
+            return [];
+        }
+        $own = [];
+        foreach (null === $kitchen ? [] : $this->entries->all($kitchen) as $entry) {
+            /** @var array<string, mixed> $thing */
+            $thing = json_decode($entry->getDocument(), true, 16, \JSON_THROW_ON_ERROR);
+            $own[$entry->getIngredient()] = $thing;
+        }
+
+        return $own;
+    }
+
+    /** @return array<string, array<string, mixed>> by id */
+    private function shipped(): array
+    {
+        /** @var array{ingredients: list<array<string, mixed>>} $document */
+        $document = json_decode($this->files->larder(), true, 16, \JSON_THROW_ON_ERROR);
+        $things = [];
+        foreach ($document['ingredients'] as $thing) {
+            $things[\is_string($thing['id'] ?? null) ? $thing['id'] : ''] = $thing;
+        }
+
+        return $things;
+    }
+
+    /**
+     * @param array<string, array<string, mixed>> $own
+     *
+     * @return array{format: string, version: int, ingredients: list<array<string, mixed>>}
+     */
+    private function document(array $own): array
+    {
+        return ['format' => 'feast-ladle/larder', 'version' => 1, 'ingredients' => array_values([...$this->shipped(), ...$own])];
+    }
+
+    private function kitchen(): Kitchen
+    {
+        return $this->kitchens->local() ?? throw new \LogicException('There is no kitchen yet.');
+    }
+}

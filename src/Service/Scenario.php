@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use FeastLadle\Kitchen\Kitchen;
+
+/** One thing to try with a plan: a changed feast, or a kitchen with something that is not there yet. */
+final readonly class Scenario
+{
+    /**
+     * @param array<string, string|int> $values   of the message
+     * @param array<string, mixed>|null $document the changed feast; null: the feast as it is
+     */
+    public function __construct(public string $id, public string $message, public array $values, public string $loses, public ?array $document, public ?Kitchen $kitchen = null)
+    {
+    }
+
+    /** What changes the kitchen can't be kept from here. */
+    public function canBeKept(): bool
+    {
+        return null !== $this->document;
+    }
+}

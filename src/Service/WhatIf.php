@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\FeastReader;
+use FeastLadle\Heat\Burner;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Planning\Plan;
+use FeastLadle\Vessel\Vessel;
+
+/** What may be tried with a plan without losing it: a fire, a helper, an earlier start, the day before, a bought base, a dish less. */
+final readonly class WhatIf
+{
+    /** So many vessels are tried a second of. */
+    private const MOST_VESSELS = 3;
+
+    public function __construct(private RecipeBook $recipes, private FeastPlanner $planner)
+    {
+    }
+
+    /** @return array<string, Scenario> by id, what changes least first */
+    public function scenarios(OpenFeast $open, Plan $plan): array
+    {
+        $scenarios = [];
+        $add = static function (Scenario $s) use (&$scenarios): void {
+            $scenarios[$s->id] = $s;
+        };
+        $hands = \is_array($open->document['hands'] ?? null) ? array_values(array_filter($open->document['hands'], \is_array(...))) : [];
+        $first = $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone);
+        foreach ([30, 60] as $minutes) {
+            if ($minutes > $open->feast->marginMinutes) {
+                $add(new Scenario('margin-'.$minutes, 'Everything ready {minutes} min before its moment', ['{minutes}' => $minutes], 'hot things wait longer', [...$open->document, 'marginMinutes' => $minutes]));
+            }
+        }
+        $strongest = array_reduce($open->kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        if (null !== $strongest) {
+            $add(new Scenario('fire', 'One fire more, like the strongest', [], 'it has to be there: enter it under Kitchen', null, $open->kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm))));
+        }
+        foreach ($this->busyVessels($plan) as $id => $dish) {
+            $vessel = $open->kitchen->vessels[$id];
+            $add(new Scenario('vessel-'.$id, 'A second vessel like {vessel}', ['{vessel}' => $vessel->name], 'it has to be borrowed: enter it under Kitchen', null, $open->kitchen->withVessel(new Vessel('one-more-'.$id, 'one more '.$vessel->name, $vessel->kind, $vessel->shape, $vessel->metal, $vessel->emptyKg))));
+        }
+        $from = $first->modify('-4 hours')->format('H:i');
+        foreach ($open->kitchen->people as $person) {
+            $there = array_filter($open->feast->shifts, static fn ($s): bool => $s->person === $person->id && $s->from <= $first->modify('-4 hours') && $s->to >= $first);
+            if ([] === $there) {
+                $add(new Scenario('helper-'.$person->id, '{name} there from {from}', ['{name}' => $person->name, '{from}' => $from], 'somebody has to come', [...$open->document, 'hands' => [...$hands, ['person' => $person->id, 'day' => 0, 'from' => $from, 'to' => $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i')]]]));
+            }
+        }
+        $cook = array_key_first(array_filter($open->kitchen->people, static fn ($p): bool => 'cook' === $p->skill->value));
+        if (null !== $cook) {
+            $add(new Scenario('earlier', '{name} begins two hours earlier on the day', ['{name}' => $open->kitchen->people[$cook]->name], 'sleep', [...$open->document, 'hands' => $this->earlier($hands, $cook)]));
+            $add(new Scenario('day-before', '{name} cooks four hours in the afternoon before', ['{name}' => $open->kitchen->people[$cook]->name], 'an afternoon', [...$open->document, 'hands' => [...$hands, ['person' => $cook, 'day' => -1, 'from' => '14:00', 'to' => '18:00']]]));
+        }
+        $dishes = \is_array($open->document['dishes'] ?? null) ? array_values(array_filter($open->document['dishes'], \is_array(...))) : [];
+        foreach ($open->feast->dishes as $i => $dish) {
+            foreach ($dish->recipe->bases as $slug => $base) {
+                if (isset($dishes[$i]) && null !== $base->base?->bought && !$dish->recipe->buys($slug)) {
+                    $bought = $dishes;
+                    $bought[$i]['bought'] = [...(\is_array($dishes[$i]['bought'] ?? null) ? $dishes[$i]['bought'] : []), $slug];
+                    $add(new Scenario('buy-'.$dish->id.'-'.$slug, '{base} bought for {dish}', ['{base}' => $base->name, '{dish}' => $dish->recipe->name], 'read its label', [...$open->document, 'dishes' => $bought]));
+                }
+            }
+        }
+        foreach ($this->otherSchools($open, $dishes) as $scenario) {
+            $add($scenario);
+        }
+        foreach ($open->feast->dishes as $i => $dish) {
+            if (\count($dishes) > 1 && [] === array_filter($open->feast->boxes, static fn ($b): bool => isset($b->holds[$dish->id]))) {
+                $less = $dishes;
+                array_splice($less, $i, 1);
+                $add(new Scenario('less-'.$dish->id, 'Without {dish}', ['{dish}' => $dish->recipe->name], 'a sweet less', [...$open->document, 'dishes' => $less]));
+            }
+        }
+
+        return $scenarios;
+    }
+
+    /**
+     * The vessels that most of the plan goes through, and those of what finds no room.
+     *
+     * @return array<string, string> dish by vessel
+     */
+    private function busyVessels(Plan $plan): array
+    {
+        $uses = $of = [];
+        foreach ($plan->quantities->dishes as $planned) {
+            foreach ($planned->batchPlan->pots as $choice) {
+                foreach ($choice->run->isHeated() ? $choice->vessels : [] as $vessel) {
+                    $uses[$vessel->id] = ($uses[$vessel->id] ?? 0) + $planned->batchPlan->batches * (isset($plan->timings[$planned->dish->id]) && 0 === $plan->timings[$planned->dish->id]->lateMinutes ? 1 : 3);
+                    $of[$vessel->id] = $planned->dish->id;
+                }
+            }
+        }
+        arsort($uses);
+
+        return array_intersect_key($of, \array_slice($uses, 0, self::MOST_VESSELS, true));
+    }
+
+    /**
+     * Each sweet the way another school makes it.
+     *
+     * @param list<array<mixed>> $dishes of the document
+     *
+     * @return iterable<Scenario>
+     */
+    private function otherSchools(OpenFeast $open, array $dishes): iterable
+    {
+        foreach ($open->feast->dishes as $i => $dish) {
+            foreach ($dish->recipe->way->schools as $school) {
+                foreach ($school->options as $option) {
+                    $holds = $dish->recipe->way->options[$school->id] ?? null;
+                    if (isset($dishes[$i]) && null !== $holds && $option->id !== $holds) {
+                        $other = $dishes;
+                        $other[$i]['schools'] = [...(\is_array($dishes[$i]['schools'] ?? null) ? $dishes[$i]['schools'] : []), $school->id => $option->id];
+                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], 'another way of making it', [...$open->document, 'dishes' => $other]);
+                    }
+                }
+            }
+        }
+    }
+
+    /** What trying something brings, measured against the plan as it is. */
+    public function verdict(OpenFeast $open, Plan $plan, Scenario $scenario): Verdict
+    {
+        $tried = $this->try($open, $scenario);
+
+        return null === $tried ? Verdict::impossible($scenario->id) : Verdict::of($scenario->id, $plan, $tried);
+    }
+
+    /** @return Plan|null null when the change can't be: the scenario then says nothing */
+    public function try(OpenFeast $open, Scenario $scenario): ?Plan
+    {
+        $kitchen = $scenario->kitchen ?? $open->kitchen;
+        try {
+            $feast = null === $scenario->document ? $open->feast : (new FeastReader($kitchen, $this->recipes))->read(json_encode($scenario->document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        } catch (FaultyDocument) {
+            return null;
+        }
+
+        return $this->planner->plan($feast, $kitchen);
+    }
+
+    /**
+     * @param list<array<mixed>> $hands
+     *
+     * @return list<array<mixed>>
+     */
+    private function earlier(array $hands, string $cook): array
+    {
+        foreach ($hands as $i => $shift) {
+            if ($cook === ($shift['person'] ?? null) && 0 === ($shift['day'] ?? 0) && \is_string($shift['from'] ?? null) && 1 === preg_match('/^(\d\d):(\d\d)$/', $shift['from'], $m)) {
+                $hands[$i]['from'] = \sprintf('%02d:%s', max(0, (int) $m[1] - 2), $m[2]);
+                break;
+            }
+        }
+
+        return $hands;
+    }
+}

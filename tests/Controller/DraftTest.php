@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Controller;
+
+use App\Service\DraftDesk;
+use App\Service\RecipeBook;
+use App\Tests\Support\BrowserCase;
+
+/** The writing desk over the wire. */
+final class DraftTest extends BrowserCase
+{
+    public function testARecipeOfTheBookIsChangedIntoANewRevisionAndCompared(): void
+    {
+        $this->browser->request('GET', '/recipes/basundi');
+        $this->browser->submitForm('Change it');
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('h1', 'A new revision of Basundi');
+        self::assertSelectorTextContains('.check-clean', 'checks clean');
+        $this->change(['step' => ['say' => 'Rinse the pot first.']], 0);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('.since', 'One change since revision 1');
+        $this->post(['op' => 'save']);
+        self::assertResponseRedirects('/recipes/basundi');
+        self::assertSame(2, static::getContainer()->get(RecipeBook::class)->revision('basundi')?->getNumber());
+        self::assertSame([], static::getContainer()->get(DraftDesk::class)->titles());
+        $this->browser->request('GET', '/recipes/basundi/compare');
+        self::assertSelectorTextContains('.differences', 'Rinse the pot first.');
+        self::assertCount(1, $this->browser->getCrawler()->filter('.differences tbody tr'));
+        $this->browser->request('GET', '/recipes/basundi/compare?from=1&to=7');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testADraftThatDoesNotReadStaysADraftAndSaysWhere(): void
+    {
+        $this->begin('Half a sweet');
+        $this->post(['op' => 'add-step', 'process' => 'syrup']);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('.check', 'A step must take something');
+        $this->post(['op' => 'save']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('[role=alert]', 'can\'t go into the book yet');
+        self::assertNull(static::getContainer()->get(RecipeBook::class)->revision('half-a-sweet'));
+        self::assertCount(1, static::getContainer()->get(DraftDesk::class)->titles());
+    }
+
+    public function testAFaultStandsAtItsField(): void
+    {
+        $this->begin('Faulty');
+        $this->post(['op' => 'add-step', 'process' => 'boil']);
+        $this->browser->followRedirect();
+        $this->post(['op' => 'add-bowl', 'line' => '1 l milk']);
+        $this->browser->followRedirect();
+        $this->change(['step' => ['takes' => [['ingredient' => 'milk', 'grams' => '-4']]]], 0);
+        $this->browser->followRedirect();
+        self::assertSelectorExists('input[name="step[takes][0][grams]"][aria-invalid]');
+        self::assertSelectorTextContains('.bowl-row .fault', 'from 0.01 to 100000, not -4');
+    }
+
+    public function testOfTwoWritersTheSecondIsToldAndTheFirstNotOverwritten(): void
+    {
+        $this->begin('Twice');
+        $this->post(['op' => 'add-step', 'process' => 'soak', 'version' => '1']);
+        self::assertResponseRedirects();
+        $this->post(['op' => 'add-step', 'process' => 'boil', 'version' => '1']);
+        self::assertResponseStatusCodeSame(409);
+        self::assertSelectorTextContains('[role=alert]', 'changed elsewhere');
+        self::assertCount(1, $this->browser->getCrawler()->filter('.map-step'));
+    }
+
+    public function testTheLastChangeIsTakenBackAndDoneAgain(): void
+    {
+        $this->begin('Back and forth');
+        $this->post(['op' => 'add-step', 'process' => 'soak']);
+        $this->browser->followRedirect();
+        self::assertCount(1, $this->browser->getCrawler()->filter('.map-step'));
+        $this->post(['op' => 'back']);
+        $this->browser->followRedirect();
+        self::assertCount(0, $this->browser->getCrawler()->filter('.map-step'));
+        $this->post(['op' => 'back']);
+        $this->browser->followRedirect();
+        self::assertCount(1, $this->browser->getCrawler()->filter('.map-step'));
+        $this->post(['op' => 'discard']);
+        self::assertResponseRedirects('/recipes');
+        self::assertSame([], static::getContainer()->get(DraftDesk::class)->titles());
+    }
+
+    public function testHostileNamesAreShownAsText(): void
+    {
+        $this->begin('<script>alert(1)</script>');
+        self::assertSelectorTextContains('h1', '<script>alert(1)</script>');
+        self::assertCount(0, $this->browser->getCrawler()->filter('main script'));
+    }
+
+    public function testStrangePostsAreNoCatastrophe(): void
+    {
+        $this->begin('Strange');
+        foreach ([['step' => 'word'], ['head' => ['name' => ['a']]], ['at' => '-9', 'op' => 'open:99'], ['op' => 'remove-row:takes'], ['step' => ['takes' => 'x', 'cues' => [['kind' => ['deep' => ['er' => '1']]]]]], ['op' => str_repeat('x', 3000)], ['op' => 'add-step', 'process' => '<b>'], ['op' => 'connect', 'from' => "\xff", 'to' => ''], ['op' => 'answered:7'], ['head' => ['steps' => 'gone', 'portion' => 'x', 'schools' => [['id' => 'a', 'options' => 'b']]]]] as $post) {
+            $this->post($post);
+            self::assertLessThan(500, $this->browser->getResponse()->getStatusCode(), json_encode($post, \JSON_INVALID_UTF8_SUBSTITUTE) ?: '');
+            $this->browser->request('GET', $this->draft());
+            self::assertResponseIsSuccessful();
+        }
+        $this->browser->request('POST', $this->draft(), ['op' => 'discard']);
+        self::assertResponseStatusCodeSame(403);
+        $this->browser->request('GET', '/drafts/99999');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testWhatIsPastedIsUnderstoodAndAsked(): void
+    {
+        $page = $this->browser->request('GET', '/recipes');
+        $this->browser->submit($page->selectButton('Take in')->form(), ['intake[text]' => "Carrot sweet\n500 g carrots\n1 litre milk\n200 g sugar\nsalt to taste\nBoil the milk. Add the carrots and simmer for 40 minutes. Add the sugar and stir until it leaves the sides of the pan."]);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('.asked', 'Salt: when does it go in?');
+        self::assertSelectorTextContains('.asked', 'guesses stand until you change them');
+        self::assertGreaterThan(0, $this->browser->getCrawler()->filter('.guessed')->count());
+        $before = $this->browser->getCrawler()->filter('.asked ol li')->count();
+        $this->post(['op' => 'answered:0']);
+        $this->browser->followRedirect();
+        self::assertCount($before - 1, $this->browser->getCrawler()->filter('.asked ol li'));
+    }
+
+    private function begin(string $name): void
+    {
+        $page = $this->browser->request('GET', '/recipes');
+        $this->browser->submit($page->selectButton('Begin')->form(), ['name' => $name]);
+        $this->browser->followRedirect();
+        self::assertResponseIsSuccessful();
+    }
+
+    /**
+     * Sends the open step as it stands, with something changed in it.
+     *
+     * @param array<string, mixed> $change
+     */
+    private function change(array $change, int $at): void
+    {
+        $form = $this->browser->getCrawler()->filter('form.desk')->form();
+        $values = $form->getPhpValues();
+        $this->browser->request('POST', $this->draft(), array_replace_recursive($values, $change, ['at' => (string) $at]));
+    }
+
+    /** @param array<string, mixed> $fields */
+    private function post(array $fields): void
+    {
+        $token = $this->browser->request('GET', $this->draft())->filter('form.desk [name="_token"]')->attr('value');
+        $this->browser->request('POST', $this->draft(), ['_token' => $token, ...$fields]);
+    }
+
+    private function draft(): string
+    {
+        return '/drafts/'.static::getContainer()->get(DraftDesk::class)->titles()[0]['id'];
+    }
+}
