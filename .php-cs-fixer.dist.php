@@ -6,6 +6,7 @@ $finder = (new PhpCsFixer\Finder())
     ->notName('reference.php');
 
 return (new PhpCsFixer\Config())
+    ->setUnsupportedPhpVersionAllowed(true)
     ->setRiskyAllowed(true)
     ->setRules([
         '@Symfony' => true,

@@ -26,7 +26,7 @@ test:
 	@$(MAKE) --no-print-directory style stan test-core test-app test-browser
 
 style:
-	PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer check --show-progress=none
+	vendor/bin/php-cs-fixer check --show-progress=none
 	APP_ENV=test php bin/console lint:twig templates --quiet
 	APP_ENV=test php bin/console lint:yaml config --quiet
 
@@ -50,4 +50,4 @@ screenshots: setup
 	npx playwright test --config e2e/screenshots.config.js
 
 fix:
-	PHP_CS_FIXER_IGNORE_ENV=1 vendor/bin/php-cs-fixer fix --show-progress=none
+	vendor/bin/php-cs-fixer fix --show-progress=none

@@ -16,7 +16,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('ladle:recipe:check', 'Checks a recipe file: what cannot be cooked, and what is missing or risky.')]
-final class RecipeCheckCommand extends Command
+final class RecipeCheckCommand extends Command implements UsesTheBook
 {
     public function __construct(private readonly RecipeReader $reader, private readonly RecipeChecker $checker, private readonly RecipeBook $book)
     {

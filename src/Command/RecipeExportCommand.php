@@ -16,7 +16,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('ladle:recipe:export', 'Prints a recipe of the book: its own JSON document, or schema.org JSON-LD.')]
-final class RecipeExportCommand extends Command
+final class RecipeExportCommand extends Command implements UsesTheBook
 {
     private const FORMATS = ['json', 'jsonld'];
 

@@ -15,7 +15,7 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('ladle:recipe:import', 'Takes a recipe in: our own JSON into the book; JSON-LD, a page or a text onto the writing desk.')]
-final class RecipeImportCommand extends Command
+final class RecipeImportCommand extends Command implements UsesTheBook
 {
     public function __construct(private readonly Intake $intake)
     {

@@ -149,7 +149,7 @@ final class SequenceController extends StationController
         $asked = $whatIf->scenarios($open, $plan)[$request->query->getString('try')] ?? throw $this->createNotFoundException('There is no such thing to try.');
         $verdict = $whatIf->verdict($open, $plan, $asked);
 
-        return new JsonResponse(['id' => $verdict->id, 'won' => $verdict->won, 'out' => $verdict->out, 'mends' => $verdict->mends, 'says' => $translator->trans($verdict->message, ['{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0))])]);
+        return new JsonResponse(['id' => $verdict->id, 'won' => $verdict->won, 'out' => $verdict->out, 'mends' => $verdict->mends, 'says' => $translator->trans($verdict->message, ['{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)), '{hands}' => AmountWriter::duration(abs($verdict->hands))])]);
     }
 
     /** Looks for a better plan for a moment, beginning with the one there is; what it finds is kept. */

@@ -26,24 +26,31 @@ final class PlanCalendar
             if (null !== $person && !\in_array($person, $step->people, true)) {
                 continue;
             }
-            $utc = new \DateTimeZone('UTC');
-            $event = $calendar->createComponent('VEVENT', [
-                // The same step keeps its id, so that a later download moves it.
-                'UID' => 'feast-'.$id.'-'.str_replace('/', '-', $step->key->id()).'@feast-ladle',
-                'DTSTAMP' => $plan->origin->setTimezone($utc),
-                'DTSTART' => $step->start->setTimezone($utc),
-                'DTEND' => $step->end->setTimezone($utc),
-                'SUMMARY' => $step->dish->dish->letter.' '.$step->step->title.WhichBatch::of($step),
-                'DESCRIPTION' => $this->words($step, $kitchen),
-            ], false);
-            $calendar->add($event);
-            if ([] !== $step->people) {
-                $alarm = $calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $step->step->title, 'TRIGGER' => '-PT'.(null === $step->burner ? self::RINGS : self::RINGS_HOT).'M'], false);
-                $event->add($alarm);
+            // The same step keeps its id, so that a later download moves it.
+            $this->add($calendar, 'feast-'.$id.'-'.str_replace('/', '-', $step->key->id()), $plan, $step->start, $step->end, $step->dish->dish->letter.' '.$step->step->title.WhichBatch::of($step), $this->words($step, $kitchen), [] === $step->people ? null : (null === $step->burner ? self::RINGS : self::RINGS_HOT));
+        }
+
+        foreach ($plan->jobs as $n => $job) {
+            if (null === $person || \in_array($person, $job->people, true)) {
+                $this->add($calendar, 'feast-'.$id.'-job-'.$n, $plan, $job->start, $job->end, WhichBatch::job($job), null === $job->burner ? '' : $kitchen->burners[$job->burner]->name, $job->planned ? self::RINGS : null);
             }
         }
 
         return $calendar->serialize();
+    }
+
+    /** @param int|null $rings minutes before at which the phone rings; null: it stays quiet */
+    private function add(VCalendar $calendar, string $uid, Plan $plan, \DateTimeImmutable $start, \DateTimeImmutable $end, string $summary, string $description, ?int $rings): void
+    {
+        $utc = new \DateTimeZone('UTC');
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => $uid.'@feast-ladle', 'DTSTAMP' => $plan->origin->setTimezone($utc), 'DTSTART' => $start->setTimezone($utc), 'DTEND' => $end->setTimezone($utc),
+            'SUMMARY' => $summary, 'DESCRIPTION' => $description,
+        ], false);
+        $calendar->add($event);
+        if (null !== $rings) {
+            $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => '-PT'.$rings.'M'], false));
+        }
     }
 
     private function words(PlannedStep $step, Kitchen $kitchen): string

@@ -48,7 +48,7 @@ final class PlanText
         }
 
         foreach ($plan->jobs as $job) {
-            $lines[] = \sprintf('  %s–%s  %s%s', $job->start->setTimezone($feast->timeZone)->format('D H:i'), $job->end->setTimezone($feast->timeZone)->format('H:i'), $job->planned ? 'Pack: ' : '', $job->name);
+            $lines[] = \sprintf('  %s–%s  %s%s', $job->start->setTimezone($feast->timeZone)->format('D H:i'), $job->end->setTimezone($feast->timeZone)->format('H:i'), WhichBatch::job($job), [] === $job->people ? '' : ' · '.implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $job->people)));
         }
 
         return implode("\n", $lines);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use FeastLadle\Planning\PlannedJob;
 use FeastLadle\Planning\PlannedStep;
 
 /** Which of the batches a step belongs to, or for which moment it is done, where there are several. */
@@ -16,5 +17,10 @@ final class WhichBatch
             $step->key->batch > 0 && $step->dish->batchPlan->batches > 1 => ' (batch '.$step->key->batch.')',
             default => '',
         };
+    }
+
+    public static function job(PlannedJob $job): string
+    {
+        return ($job->planned ? 'Pack: ' : '').$job->name;
     }
 }

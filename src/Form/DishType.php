@@ -89,7 +89,7 @@ final class DishType extends AbstractType
                 $names = array_map(static fn ($o): string => $o->name, $school->options);
                 $form->get('schools')->add($school->id, ChoiceType::class, [
                     'label' => $school->question, 'choices' => array_flip($names), 'required' => false, 'placeholder' => false, 'empty_data' => $school->usual(),
-                    'help' => $school->options[$answers[$school->id]]->why, 'choice_translation_domain' => false, 'translation_domain' => false,
+                    'help' => trim($school->options[$answers[$school->id]]->why.' '.$school->options[$answers[$school->id]]->loses), 'choice_translation_domain' => false, 'translation_domain' => false,
                 ]);
             }
         }
@@ -100,6 +100,10 @@ final class DishType extends AbstractType
             ]);
         }
         $form->add('without', ChoiceType::class, ['label' => 'For guests who do without', 'choices' => array_combine(array_column(Without::cases(), 'value'), array_column(Without::cases(), 'value')), 'multiple' => true, 'expanded' => true, 'required' => false]);
+        $optional = array_map(static fn (array $s): string => $s['title'], array_intersect_key($recipe->way->optional, $recipe->steps));
+        if ([] !== $optional) {
+            $form->add('leftOut', ChoiceType::class, ['label' => 'To leave out', 'choices' => array_combine(array_map(strval(...), $optional), array_keys($optional)), 'multiple' => true, 'expanded' => true, 'required' => false, 'choice_translation_domain' => false]);
+        }
         $buyable = array_filter($recipe->bases, static fn (Recipe $b): bool => null !== $b->base?->bought);
         if ([] !== $buyable) {
             $form->add('bought', ChoiceType::class, ['label' => 'Bases to buy, not make', 'choices' => array_flip(array_map(static fn (Recipe $b): string => $b->name, $buyable)), 'multiple' => true, 'expanded' => true, 'required' => false, 'choice_translation_domain' => false]);

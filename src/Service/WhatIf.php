@@ -65,7 +65,7 @@ final readonly class WhatIf
                 }
             }
         }
-        foreach ($this->otherSchools($open, $dishes) as $scenario) {
+        foreach ([...$this->leftOut($open, $dishes), ...$this->otherSchools($open, $dishes)] as $scenario) {
             $add($scenario);
         }
         foreach ($open->feast->dishes as $i => $dish) {
@@ -101,7 +101,27 @@ final readonly class WhatIf
     }
 
     /**
-     * Each sweet the way another school makes it.
+     * Each step left out that may be.
+     *
+     * @param list<array<mixed>> $dishes of the document
+     *
+     * @return iterable<Scenario>
+     */
+    private function leftOut(OpenFeast $open, array $dishes): iterable
+    {
+        foreach ($open->feast->dishes as $i => $dish) {
+            foreach (array_intersect_key($dish->recipe->way->optional, $dish->recipe->steps) as $id => $step) {
+                if (isset($dishes[$i])) {
+                    $less = $dishes;
+                    $less[$i]['leftOut'] = [...$dish->recipe->way->choices->leftOut, $id];
+                    yield new Scenario('leave-out-'.$dish->id.'-'.$id, '{dish} without: {step}', ['{dish}' => $dish->recipe->name, '{step}' => $step['title']], '' === $step['loses'] ? 'the sweet goes without it' : $step['loses'], [...$open->document, 'dishes' => $less]);
+                }
+            }
+        }
+    }
+
+    /**
+     * Each sweet the way another school makes it, where that changes when and by whom.
      *
      * @param list<array<mixed>> $dishes of the document
      *
@@ -110,13 +130,23 @@ final readonly class WhatIf
     private function otherSchools(OpenFeast $open, array $dishes): iterable
     {
         foreach ($open->feast->dishes as $i => $dish) {
+            $choices = $dish->recipe->way->choices;
             foreach ($dish->recipe->way->schools as $school) {
                 foreach ($school->options as $option) {
                     $holds = $dish->recipe->way->options[$school->id] ?? null;
-                    if (isset($dishes[$i]) && null !== $holds && $option->id !== $holds) {
+                    if (!isset($dishes[$i]) || null === $holds || $option->id === $holds) {
+                        continue;
+                    }
+                    $chosen = [...$choices->schools, $school->id => $option->id];
+                    try {
+                        $recipe = $this->recipes->find($dish->recipe->slug, \is_int($dishes[$i]['revision'] ?? null) ? $dishes[$i]['revision'] : null, $choices->withSchools($chosen));
+                    } catch (FaultyDocument) {
+                        continue;
+                    }
+                    if (null !== $recipe && !$recipe->isWorkedLike($dish->recipe)) {
                         $other = $dishes;
-                        $other[$i]['schools'] = [...(\is_array($dishes[$i]['schools'] ?? null) ? $dishes[$i]['schools'] : []), $school->id => $option->id];
-                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], 'another way of making it', [...$open->document, 'dishes' => $other]);
+                        $other[$i]['schools'] = $chosen;
+                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], '' === $option->loses ? $option->why : $option->loses, [...$open->document, 'dishes' => $other]);
                     }
                 }
             }

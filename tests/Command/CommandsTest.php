@@ -10,6 +10,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\Process;
 
 final class CommandsTest extends KernelTestCase
 {
@@ -44,6 +46,23 @@ final class CommandsTest extends KernelTestCase
             self::assertIsArray($solution);
             self::assertSame([0 => 'feasible', 1 => 'infeasible', 3 => 'unknown'][$status], $solution['status']);
             self::assertSame(0 === $status, [] === $solution['conflicts']);
+        }
+    }
+
+    public function testABookIsLaidOutWhereThereIsNone(): void
+    {
+        $place = sys_get_temp_dir().'/feast-ladle-book-'.getmypid();
+        $root = \dirname(__DIR__, 2);
+        try {
+            foreach (['A new book was laid out', ''] as $says) {
+                $export = new Process([\PHP_BINARY, $root.'/bin/console', 'ladle:recipe:export', 'basundi'], $root, ['APP_ENV' => 'dev', 'DATA_DIR' => $place]);
+                $export->mustRun();
+                self::assertJson($export->getOutput());
+                self::assertSame('' === $says, '' === $export->getErrorOutput());
+                self::assertStringContainsString($says, $export->getErrorOutput());
+            }
+        } finally {
+            (new Filesystem())->remove($place);
         }
     }
 

@@ -205,17 +205,21 @@ final class TempleTest extends BrowserCase
     public function testTheRunSheetLeavesTheHouseInOpenFormats(): void
     {
         $this->browser->request('GET', $this->at('run-sheet.csv'));
-        $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
+        $csv = (string) $this->browser->getResponse()->getContent();
+        $lines = explode("\n", trim($csv));
         self::assertStringStartsWith('start,end,minutes', $lines[0]);
+        self::assertStringContainsString('Pack: ', $csv, 'boxes are packed by somebody, some time');
         $this->browser->request('GET', $this->at('plan.json'));
         $plan = json_decode((string) $this->browser->getResponse()->getContent(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($plan);
         self::assertIsArray($plan['steps']);
-        self::assertCount(\count($lines) - 1, $plan['steps']);
+        self::assertIsArray($plan['jobs']);
+        self::assertCount(\count($lines) - 1, [...$plan['steps'], ...$plan['jobs']]);
         $this->browser->request('GET', $this->at('run-sheet.ics'));
         $all = (string) $this->browser->getResponse()->getContent();
         self::assertSame(\count($lines) - 1, substr_count($all, 'BEGIN:VEVENT'));
         self::assertStringContainsString('TRIGGER:-PT8M', $all);
+        self::assertStringContainsString('SUMMARY:Pack: ', $all);
         foreach (explode("\r\n", $all) as $line) {
             self::assertLessThanOrEqual(75, \strlen($line));
         }
@@ -296,6 +300,11 @@ final class TempleTest extends BrowserCase
         $this->browser->request('GET', $this->at('what-if/verdict?try=fire'));
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true, 'says' => 'stays in time'], $verdict);
+        $this->browser->request('GET', $this->at('what-if/verdict?try=leave-out-pudding-garnish'));
+        $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($verdict);
+        self::assertIsString($verdict['says']);
+        self::assertMatchesRegularExpression('/^stays in time, \d+ min less by hand$/', $verdict['says']);
         $this->browser->request('GET', $this->at('what-if/verdict?try=nothing'));
         self::assertResponseStatusCodeSame(404);
         $this->browser->request('GET', $this->at('run-sheet'));
@@ -319,6 +328,9 @@ final class TempleTest extends BrowserCase
     {
         $this->browser->request('GET', $this->at('what-if'));
         self::assertGreaterThan(8, $this->browser->getCrawler()->filter('.scenarios li')->count());
+        self::assertSelectorTextContains('[data-try="school-sesame-shape-pressed"]', 'the round shape');
+        // A school that only changes what is in the bowls helps no plan.
+        self::assertSelectorNotExists('[data-try="school-kesari-texture-moist"]');
         $this->browser->request('GET', $this->at('what-if?try=fire'));
         self::assertSelectorNotExists('[name=keep]');
         $this->browser->request('GET', $this->at('what-if?try=less-cups'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Planning;
 
+use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Schedule\Objective;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Solution;
@@ -53,6 +54,12 @@ final readonly class Plan
         }
 
         return false;
+    }
+
+    /** Minutes that people stand with their hands in it, those of two counted twice. */
+    public function handMinutes(): int
+    {
+        return array_sum(array_map(static fn (PlannedStep $s): int => AttentionKind::Constant === $s->step->attention->kind ? $s->minutes() * \count($s->people) : 0, $this->steps));
     }
 
     /** @param array<string, DishTiming> $timings */

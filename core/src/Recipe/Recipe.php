@@ -47,6 +47,14 @@ final readonly class Recipe
         return $this->step($this->lastStep);
     }
 
+    /** Whether it is the same work as another reading of the recipe: same steps, minutes, hands, vessels and fires, whatever goes into the bowls. */
+    public function isWorkedLike(self $other): bool
+    {
+        $work = static fn (Step $s): array => [$s->process, $s->vessel, $s->flame, $s->time, $s->attention, $s->target->kind, $s->target->value, $s->ties, $s->keeping, $s->once, $s->sources()];
+
+        return array_map($work, $this->steps) == array_map($work, $other->steps);
+    }
+
     /** Whether a base that it takes is bought, not made. */
     public function buys(string $base): bool
     {

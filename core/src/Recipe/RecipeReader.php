@@ -41,7 +41,7 @@ final readonly class RecipeReader
     }
 
     /**
-     * Reads it by every combination of schools that it allows; a fault in any of them is a fault of the document.
+     * Reads it by every combination of schools that it allows, and without each step that may be left out; a fault in any of them is a fault of the document.
      *
      * @return non-empty-list<Recipe> as written first
      *
@@ -59,8 +59,12 @@ final readonly class RecipeReader
             $faults->throwIfAny('recipe');
         }
         foreach ($combinations as $options) {
+            $recipe = $written;
             if ($options !== $written->way->options) {
-                $recipes[] = $this->one($root, $faults, new Choices($options), $bases);
+                $recipe = $recipes[] = $this->one($root, $faults, new Choices($options), $bases);
+            }
+            foreach (array_intersect_key($written->way->optional, $recipe->steps) as $id => $step) {
+                $recipes[] = $this->one($root, $faults, new Choices($options, leftOut: [$id]), $bases);
             }
         }
         $faults->throwIfAny('recipe');
@@ -112,6 +116,7 @@ final readonly class RecipeReader
         if (!isset($steps[$result])) {
             $root->at('result')->fault('There is no step "{id}".', ['id' => $result]);
         }
+        $steps = (new LeavingOut())->of($steps, $nodes, $choices->leftOut, $result);
         if ($portion->countsPieces && [] !== $steps && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->pieces)) {
             $root->at('portion')->at('pieces')->fault('The dish is counted in pieces, but no step makes any.');
         }

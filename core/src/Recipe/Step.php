@@ -16,7 +16,8 @@ final readonly class Step
      * @param bool                  $once    done once for the whole dish, however many batches it is cooked in
      * @param array<string, Output> $outputs by id; empty when it gives one thing
      * @param list<Mark>            $marks   what is to be done inside it
-     * @param bool                  $may     it can be dropped when there is no time
+     * @param bool                  $may     it can be left out when there is no time
+     * @param string                $loses   what the sweet goes without then
      */
     public function __construct(
         public string $id,
@@ -38,7 +39,17 @@ final readonly class Step
         public array $outputs = [],
         public array $marks = [],
         public bool $may = false,
+        public string $loses = '',
     ) {
+    }
+
+    /**
+     * @param list<Take> $takes
+     * @param list<Tie>  $ties
+     */
+    public function with(array $takes, array $ties, ?VesselUse $vessel): self
+    {
+        return new self($this->id, $this->process, $this->title, $this->say, $takes, $vessel, $this->flame, $this->time, $this->attention, $this->target, $this->leaving, $this->pieces, $this->cues, $ties, $this->keeping, $this->once, $this->outputs, $this->marks, $this->may, $this->loses);
     }
 
     /** @return list<string> ids of the steps whose output this one takes, each once */

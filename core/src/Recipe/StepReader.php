@@ -15,7 +15,7 @@ use FeastLadle\Ways\Way;
 /** Reads one step of a recipe document. References to other steps are checked by FlowCheck. */
 final readonly class StepReader
 {
-    private const KEYS = ['id', 'process', 'title', 'say', 'takes', 'vessel', 'flame', 'time', 'attention', 'target', 'leaving', 'outputs', 'pieces', 'marks', 'cues', 'ties', 'keeping', 'once', 'may', 'when', 'variants'];
+    private const KEYS = ['id', 'process', 'title', 'say', 'takes', 'vessel', 'flame', 'time', 'attention', 'target', 'leaving', 'outputs', 'pieces', 'marks', 'cues', 'ties', 'keeping', 'once', 'may', 'loses', 'when', 'variants'];
 
     public function __construct(private Larder $larder, private Way $way, private Swaps $swaps)
     {
@@ -55,6 +55,7 @@ final readonly class StepReader
             $this->outputs($node->at('outputs')),
             $this->marks($node->at('marks')),
             $node->at('may')->bool(false),
+            $node->at('loses')->string('', 200),
         );
         $this->checkTarget($node, $step);
 

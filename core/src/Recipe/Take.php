@@ -55,6 +55,12 @@ final readonly class Take
         return new self(null, null, null, $slug, $grams, 1.0, 1.0, null, 0.0, $how, $manner ?? Manner::plain(), $place);
     }
 
+    /** This bowl, as what is taken by another when the step between them is left out. */
+    public function insteadOf(self $taken): self
+    {
+        return self::output((string) $this->fromStep, $this->output, $this->share * $taken->share, $taken->how, $taken->manner, $taken->place);
+    }
+
     /** Which output of which step it takes, as "step" or "step/output". */
     public function sourceKey(): ?string
     {

@@ -14,8 +14,9 @@ final readonly class Choices
      * @param array<string, float>  $dials   dial → value, 1 is as written
      * @param list<Without>         $without
      * @param list<string>          $bought  slugs of bases that are bought, not made
+     * @param list<string>          $leftOut ids of steps that are left out
      */
-    public function __construct(public array $schools = [], public array $dials = [], public array $without = [], public array $bought = [])
+    public function __construct(public array $schools = [], public array $dials = [], public array $without = [], public array $bought = [], public array $leftOut = [])
     {
     }
 
@@ -26,13 +27,13 @@ final readonly class Choices
 
     public function isAsWritten(): bool
     {
-        return [] === $this->schools && [] === array_filter($this->dials, static fn (float $v): bool => 1.0 !== $v) && [] === $this->without && [] === $this->bought;
+        return [] === $this->schools && [] === array_filter($this->dials, static fn (float $v): bool => 1.0 !== $v) && [] === $this->without && [] === $this->bought && [] === $this->leftOut;
     }
 
     /** @param array<string, string> $schools */
     public function withSchools(array $schools): self
     {
-        return new self($schools, $this->dials, $this->without, $this->bought);
+        return new self($schools, $this->dials, $this->without, $this->bought, $this->leftOut);
     }
 
     public function dial(DialKind $kind): float

@@ -11,7 +11,7 @@ use FeastLadle\Larder\Without;
 final class ChoicesReader
 {
     /** Fields of a dish that hold choices. */
-    public const FIELDS = ['schools', 'dials', 'without', 'bought'];
+    public const FIELDS = ['schools', 'dials', 'without', 'bought', 'leftOut'];
 
     /** @param Way $written the recipe's ways, as read without choices */
     public function read(Node $node, Way $written): Choices
@@ -41,8 +41,17 @@ final class ChoicesReader
         $dials = $this->dials($node->at('dials'), $written, $sound);
         $without = array_map(static fn (Node $n): Without => $n->enum(Without::class), $node->at('without')->items(5));
         $bought = array_map(static fn (Node $n): string => $n->id(), $node->at('bought')->items(20));
+        $leftOut = [];
+        foreach ($node->at('leftOut')->items(20) as $place) {
+            $id = $place->string();
+            if (!isset($written->optional[$id])) {
+                $place->fault([] === $written->optional ? 'Nothing of this recipe may be left out.' : 'The step "{id}" can\'t be left out of this recipe; these may: {known}.', ['id' => mb_substr($id, 0, 60), 'known' => implode(', ', array_keys($written->optional))]);
+                $sound = false;
+            }
+            $leftOut[] = $id;
+        }
 
-        return $sound ? new Choices($schools, $dials, array_values(array_unique($without, \SORT_REGULAR)), $bought) : Choices::asWritten();
+        return $sound ? new Choices($schools, $dials, array_values(array_unique($without, \SORT_REGULAR)), $bought, array_values(array_unique($leftOut))) : Choices::asWritten();
     }
 
     /** @return array<string, float> */

@@ -7,7 +7,8 @@ namespace FeastLadle\Ways;
 /** One way of several that cooks keep to. */
 final readonly class SchoolOption
 {
-    public function __construct(public string $id, public string $name, public string $why)
+    /** @param string $loses what the sweet gives up by an easier way; empty where nothing is lost */
+    public function __construct(public string $id, public string $name, public string $why, public string $loses = '')
     {
     }
 }

@@ -10,12 +10,13 @@ use FeastLadle\Document\Node;
 final readonly class Way
 {
     /**
-     * @param list<School>          $schools    all of the recipe
-     * @param array<string, string> $options    school id → option id, for every school whose question arises
-     * @param list<Dial>            $dials
-     * @param list<Exclusion>       $exclusions
+     * @param list<School>                                       $schools    all of the recipe
+     * @param array<string, string>                              $options    school id → option id, for every school whose question arises
+     * @param list<Dial>                                         $dials
+     * @param list<Exclusion>                                    $exclusions
+     * @param array<string, array{title: string, loses: string}> $optional   steps that may be left out when time is short, by id
      */
-    public function __construct(public array $schools, public array $options, public array $dials, public array $exclusions, public Choices $choices)
+    public function __construct(public array $schools, public array $options, public array $dials, public array $exclusions, public Choices $choices, public array $optional = [])
     {
     }
 

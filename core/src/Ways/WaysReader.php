@@ -24,7 +24,20 @@ final class WaysReader
             }
         }
 
-        return new Way($schools, $options, $this->dials($root), $this->exclusions($root->at('excludes'), $schools), $choices);
+        return new Way($schools, $options, $this->dials($root), $this->exclusions($root->at('excludes'), $schools), $choices, $this->optional($root->at('steps')));
+    }
+
+    /** @return array<string, array{title: string, loses: string}> by id */
+    private function optional(Node $steps): array
+    {
+        $optional = [];
+        foreach ($steps->items() as $step) {
+            if ($step->has('may') && $step->at('may')->bool(false)) {
+                $optional[$step->at('id')->text()] = ['title' => $step->at('title')->text(), 'loses' => $step->at('loses')->text()];
+            }
+        }
+
+        return $optional;
     }
 
     /** @return list<School> */
@@ -41,8 +54,8 @@ final class WaysReader
             $ids[$id] = true;
             $options = [];
             foreach ($node->at('options')->items(8, 2) as $option) {
-                $option->object(['id', 'name', 'why']);
-                $read = new SchoolOption($option->at('id')->id(), $option->at('name')->string(null, 100), $option->at('why')->string(null, 300));
+                $option->object(['id', 'name', 'why', 'loses']);
+                $read = new SchoolOption($option->at('id')->id(), $option->at('name')->string(null, 100), $option->at('why')->string(null, 300), $option->has('loses') ? $option->at('loses')->string(null, 200) : '');
                 if (isset($options[$read->id])) {
                     $option->at('id')->fault('The id "{id}" is used twice.', ['id' => $read->id]);
                 }

@@ -22,7 +22,7 @@ final class RecipeReaderTest extends TestCase
     {
         foreach (Shipped::recipes() as $slug) {
             foreach (Shipped::everyWay($slug) as $recipe) {
-                yield $slug.' '.implode(' ', $recipe->way->options) => [$recipe];
+                yield implode(' ', [$slug, ...$recipe->way->options, ...array_map(static fn (string $id): string => 'without '.$id, $recipe->way->choices->leftOut)]) => [$recipe];
             }
         }
     }
