@@ -9,6 +9,7 @@ use App\Service\RecipeBook;
 use App\View\PlateDrawing;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FirstFit;
+use FeastLadle\Planning\MakeOrBuy;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -56,6 +57,6 @@ final class MenuController extends StationController
 
         $plan = $this->plans->shown($open);
 
-        return $this->station('menu', $open, $plan, ['form' => $form, 'recipes' => $this->recipes->all(), 'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams), 'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder)]);
+        return $this->station('menu', $open, $plan, ['form' => $form, 'recipes' => $this->recipes->all(), 'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams), 'bases' => MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder), 'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder)]);
     }
 }

@@ -10,10 +10,11 @@ use FeastLadle\Kitchen\Kitchen;
 final readonly class Scenario
 {
     /**
-     * @param array<string, string|int> $values   of the message
-     * @param array<string, mixed>|null $document the changed feast; null: the feast as it is
+     * @param array<string, string|int>       $values   of the message
+     * @param array<string, mixed>|null       $document the changed feast; null: the feast as it is
+     * @param array<string, string|int|float> $losses   values of what it loses
      */
-    public function __construct(public string $id, public string $message, public array $values, public string $loses, public ?array $document, public ?Kitchen $kitchen = null)
+    public function __construct(public string $id, public string $message, public array $values, public string $loses, public ?array $document, public ?Kitchen $kitchen = null, public array $losses = [])
     {
     }
 

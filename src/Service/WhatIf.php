@@ -7,7 +7,9 @@ namespace App\Service;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Planning\MakeOrBuy;
 use FeastLadle\Planning\Plan;
 use FeastLadle\Vessel\Vessel;
 
@@ -17,7 +19,7 @@ final readonly class WhatIf
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
 
-    public function __construct(private RecipeBook $recipes, private FeastPlanner $planner)
+    public function __construct(private RecipeBook $recipes, private FeastPlanner $planner, private Larder $larder)
     {
     }
 
@@ -56,13 +58,18 @@ final readonly class WhatIf
             $add(new Scenario('day-before', '{name} cooks four hours in the afternoon before', ['{name}' => $open->kitchen->people[$cook]->name], 'an afternoon', [...$open->document, 'hands' => [...$hands, ['person' => $cook, 'day' => -1, 'from' => '14:00', 'to' => '18:00']]]));
         }
         $dishes = \is_array($open->document['dishes'] ?? null) ? array_values(array_filter($open->document['dishes'], \is_array(...))) : [];
-        foreach ($open->feast->dishes as $i => $dish) {
-            foreach ($dish->recipe->bases as $slug => $base) {
-                if (isset($dishes[$i]) && null !== $base->base?->bought && !$dish->recipe->buys($slug)) {
-                    $bought = $dishes;
-                    $bought[$i]['bought'] = [...(\is_array($dishes[$i]['bought'] ?? null) ? $dishes[$i]['bought'] : []), $slug];
-                    $add(new Scenario('buy-'.$dish->id.'-'.$slug, '{base} bought for {dish}', ['{base}' => $base->name, '{dish}' => $dish->recipe->name], 'read its label', [...$open->document, 'dishes' => $bought]));
+        foreach (MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder) as $slug => $base) {
+            $bought = $dishes;
+            $for = [];
+            foreach ($open->feast->dishes as $i => $dish) {
+                if (isset($dishes[$i], $dish->recipe->bases[$slug]) && !$dish->recipe->buys($slug)) {
+                    $bought[$i]['bought'] = [...$dish->recipe->way->choices->bought, $slug];
+                    $for[] = $dish->recipe->name;
                 }
+            }
+            if (null !== $base->bought && [] !== $for) {
+                $loses = null === $base->buyCost ? 'read its label' : 'about {cost} {money}; read its label';
+                $add(new Scenario('buy-'.$slug, '{base} bought for {dishes}', ['{base}' => $base->base->name, '{dishes}' => implode(', ', $for)], $loses, [...$open->document, 'dishes' => $bought], null, ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->currency]));
             }
         }
         foreach ([...$this->leftOut($open, $dishes), ...$this->otherSchools($open, $dishes)] as $scenario) {

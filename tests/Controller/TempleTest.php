@@ -324,11 +324,25 @@ final class TempleTest extends BrowserCase
         self::assertResponseStatusCodeSame(403);
     }
 
+    public function testABaseIsMadeOrBoughtInMinutesAndMoney(): void
+    {
+        $this->browser->request('GET', $this->at('menu'));
+        self::assertSelectorTextContains('[data-base="jaggery-syrup"] .chosen', 'by hand');
+        self::assertSelectorTextContains('[data-base="jaggery-syrup"]', 'Its label adds no allergen.');
+        $this->browser->clickLink('Try the plan with it bought');
+        $this->browser->submitForm('Keep this');
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->request('GET', $this->at('menu'));
+        self::assertSelectorTextContains('[data-base="jaggery-syrup"] .chosen', 'Date syrup');
+        self::assertSelectorTextContains('[data-base="jaggery-syrup"] header', 'bought');
+    }
+
     public function testSomethingIsTriedBesideThePlanAndKept(): void
     {
         $this->browser->request('GET', $this->at('what-if'));
         self::assertGreaterThan(8, $this->browser->getCrawler()->filter('.scenarios li')->count());
         self::assertSelectorTextContains('[data-try="school-sesame-shape-pressed"]', 'the round shape');
+        self::assertSelectorTextContains('[data-try="buy-jaggery-syrup"]', 'read its label');
         // A school that only changes what is in the bowls helps no plan.
         self::assertSelectorNotExists('[data-try="school-kesari-texture-moist"]');
         $this->browser->request('GET', $this->at('what-if?try=fire'));

@@ -13,6 +13,7 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Portion\Demand;
+use FeastLadle\Recipe\Recipe;
 use FeastLadle\Stores\StoresList;
 
 /** From guests to grams: demand, factor, batches, pots, bowls, stores. */
@@ -57,6 +58,20 @@ final readonly class QuantityPlanner
         }
 
         return new Quantities($dishes, StoresList::from($measured, $this->larder, $kitchen, $feast->firstMoment()->at, $this->reserves($dishes)), $plateShare);
+    }
+
+    /** What making so much of a base takes by itself, whoever takes from it. */
+    public function making(Recipe $base, float $grams, Kitchen $kitchen): PlannedDish
+    {
+        return $this->base(Dish::base($base, 'a'), $grams, $kitchen, new PotChooser($kitchen, $this->larder), $kitchen->writer(), []);
+    }
+
+    /** @param array<string, int> $inUse */
+    private function base(Dish $dish, float $grams, Kitchen $kitchen, PotChooser $chooser, AmountWriter $writer, array $inUse): PlannedDish
+    {
+        $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+
+        return $this->planned($dish, Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten)), $asWritten, $chooser, $writer, $inUse);
     }
 
     /**
@@ -112,9 +127,7 @@ final readonly class QuantityPlanner
                 }
                 $letters[$slug] ??= \chr(97 + \count($letters));
                 $dish = Dish::base($recipes[$slug], $letters[$slug]);
-                $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
-                $demand = Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten));
-                $bases[$dish->id] = $this->planned($dish, $demand, $asWritten, $chooser, $writer, $inUse);
+                $bases[$dish->id] = $this->base($dish, $grams, $kitchen, $chooser, $writer, $inUse);
             }
         }
 

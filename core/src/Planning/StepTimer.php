@@ -22,10 +22,10 @@ use FeastLadle\Recipe\TargetKind;
 /** How long a step takes: its law with this pot on this burner, or its own minutes and how they grow. */
 final readonly class StepTimer
 {
-    /** The burner a recipe's own roasting minutes are told for: a domestic gas ring of 1.75 kW. */
     /** W/m·K of a set sweet. */
     private const SLAB_CONDUCTIVITY = 0.35;
 
+    /** The burner a recipe's own roasting minutes are told for: a domestic gas ring of 1.75 kW. */
     private const REFERENCE_KW = 1.75 * 0.45;
 
     /** Net power is known to about a fifth. */
