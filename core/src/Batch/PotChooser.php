@@ -32,14 +32,15 @@ final readonly class PotChooser
      * @param array<string, string> $wishes    run id → vessel id, as the cook chose
      * @param array<string, int>    $inUse     vessel id → how many runs of other dishes use it
      * @param int                   $least     batches there must be, where not all is wanted at once
+     * @param array<string, float>  $steam     how many times the recipe's own boil-away goes off here, by step id
      */
-    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = [], int $least = 1): BatchPlan
+    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = [], int $least = 1, array $steam = []): BatchPlan
     {
         $least = min(self::MOST_BATCHES, max(1, $least));
         // Doubling would overshoot; but past twenty batches nobody counts single ones.
         $last = null;
         for ($batches = $least; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
-            $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius());
+            $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius(), $steam);
             $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
             if ([] === $plan->missing) {
                 return $plan;

@@ -112,6 +112,12 @@ final readonly class Contents
         return min($held, $this->waterGrams($larder));
     }
 
+    /** Whether grain or pulse that wants cooking soft is in it, and water to do it. */
+    public function holdsGrain(Larder $larder): bool
+    {
+        return [] !== array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->cooked) && $this->waterGrams($larder) > 0.2 * $this->massGrams();
+    }
+
     public function fatGrams(Larder $larder): float
     {
         $fat = 0.0;

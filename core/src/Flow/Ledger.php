@@ -27,8 +27,11 @@ final readonly class Ledger
     {
     }
 
-    /** @param float $factor how many times the recipe as written, over all batches */
-    public static function follow(Recipe $recipe, Larder $larder, float $factor, int $batches, float $roomCelsius = 28.0, float $boilingCelsius = 100.0): self
+    /**
+     * @param float                $factor how many times the recipe as written, over all batches
+     * @param array<string, float> $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1 where nothing is said
+     */
+    public static function follow(Recipe $recipe, Larder $larder, float $factor, int $batches, float $roomCelsius = 28.0, float $boilingCelsius = 100.0, array $steam = []): self
     {
         $flows = [];
         foreach ($recipe->steps as $step) {
@@ -54,14 +57,16 @@ final readonly class Ledger
                     }
                 } elseif (null === $take->fatDepthMm && null !== $take->ingredient) {
                     $grown = ($factor / $batches) ** $take->exponent * $times;
-                    $grams = ($take->grams - $take->boilsOff) * $grown + $take->boilsOff;
-                    $boilsOff += $take->boilsOff;
+                    $away = $take->boilsOff * ($steam[$step->id] ?? 1.0);
+                    $grams = ($take->grams - $take->boilsOff) * $grown + $away;
+                    $boilsOff += $away;
                     $taken = $taken->plus(Contents::of($take->ingredient, $grams + self::RESERVE_USED * $take->reserve * $grown, $roomCelsius), $larder);
                     $spare += (1 - self::RESERVE_USED) * $take->reserve * $grown * $larder->get($take->ingredient)->potMl;
-                    $bowls[] = new Bowl($take->ingredient, $grams, $take->how, $take->reserve * $grown, $take->grams, $take->exponent, $take->boilsOff);
+                    $bowls[] = new Bowl($take->ingredient, $grams, $take->how, $take->reserve * $grown, $take->grams, $take->exponent, $away, $take->boilsOff);
                 }
             }
-            $flows[$step->id] = self::through($step, $taken, $bowls, $bases, $spare, $boilsOff, $larder, $roomCelsius, $boilingCelsius);
+            $wasSoft = [] !== array_filter($step->sources(), static fn (string $source): bool => $flows[$source]->isSoft);
+            $flows[$step->id] = self::through($step, $taken, $bowls, $bases, $spare, $boilsOff, $wasSoft, $larder, $roomCelsius, $boilingCelsius);
         }
 
         return new self($flows, $recipe->lastStep, $batches);
@@ -84,8 +89,9 @@ final readonly class Ledger
      * @param array<string, float> $bases
      * @param float                $spareMl  what may come on top from reserve bowls
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
+     * @param bool                 $wasSoft  whether its grain was cooked soft before
      */
-    private static function through(Step $step, Contents $taken, array $bowls, array $bases, float $spareMl, float $boilsOff, Larder $larder, float $room, float $boiling): StepFlow
+    private static function through(Step $step, Contents $taken, array $bowls, array $bases, float $spareMl, float $boilsOff, bool $wasSoft, Larder $larder, float $room, float $boiling): StepFlow
     {
         $waterOff = max(0.0, min($taken->waterGrams($larder), match ($step->target->kind) {
             TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare($step->target->volumeShare() ?? 1.0, $larder),
@@ -129,7 +135,9 @@ final readonly class Ledger
             $waste += $output->waste ? $part->massGrams() : 0.0;
         }
 
-        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius));
+        $softens = !$wasSoft && $step->process->softens() && $taken->holdsGrain($larder);
+
+        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius), $softens, $wasSoft || $softens);
     }
 
     private static function peakCelsius(Step $step, Contents $taken, float $boiling): float

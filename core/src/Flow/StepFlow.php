@@ -19,6 +19,8 @@ final readonly class StepFlow
      * @param array<string, Contents> $outputs   by id, when it gives several things; waste included
      * @param array<string, float>    $bases     grams taken of other recipes, by slug
      * @param float                   $waste     grams cut, strained or poured away
+     * @param bool                    $softens   grain or pulse becomes soft in it
+     * @param bool                    $isSoft    and is soft after it
      */
     public function __construct(
         public Step $step,
@@ -32,6 +34,8 @@ final readonly class StepFlow
         public array $bases = [],
         public float $waste = 0.0,
         public float $peakCelsius = 20.0,
+        public bool $softens = false,
+        public bool $isSoft = false,
     ) {
     }
 

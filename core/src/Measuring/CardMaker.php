@@ -26,7 +26,7 @@ final class CardMaker
             }
             foreach ([true, false] as $once) {
                 $steps = self::steps($planned, $once);
-                if ([] !== array_filter($steps, static fn (CardStep $s): bool => [] !== $s->bowls)) {
+                if ([] !== array_filter($steps, static fn (CardStep $s): bool => [] !== $s->bowls || null !== $s->steamWater)) {
                     $cards[] = new Card($planned, !$once, $once ? 1 : $planned->batchPlan->batches, $steps);
                 }
             }
@@ -51,8 +51,9 @@ final class CardMaker
         $steps = [];
         foreach ($recipe->steps as $step) {
             $ready = $step->once === $once && self::neverLeft($step) ? self::ready($planned, $step, $numbers) : null;
-            if ($step->once === $once && (isset($numbers[$step->id]) || null !== $ready)) {
-                $steps[] = new CardStep($step, $numbers[$step->id] ?? [], $ready);
+            $water = $planned->steamWater[$step->id] ?? null;
+            if ($step->once === $once && (isset($numbers[$step->id]) || null !== $ready || null !== $water)) {
+                $steps[] = new CardStep($step, $numbers[$step->id] ?? [], $ready, $water);
             }
         }
 

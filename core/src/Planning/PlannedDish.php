@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Planning;
 
 use FeastLadle\Batch\BatchPlan;
+use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
 use FeastLadle\Portion\Demand;
 
@@ -16,6 +17,7 @@ final readonly class PlannedDish
      * @param float                             $portionGrams grams of the portion that a grown-up gets
      * @param array<string, float>              $measured     ingredient id → grams over all bowls of all batches, as they are measured
      * @param array<string, list<MeasuredBowl>> $bowls        by step id: the bowls of one batch (or of the one go)
+     * @param array<string, SteamWater>         $steamWater   under the rack, by step id
      */
     public function __construct(
         public Dish $dish,
@@ -25,6 +27,7 @@ final readonly class PlannedDish
         public BatchPlan $batchPlan,
         public array $measured,
         public array $bowls,
+        public array $steamWater = [],
     ) {
     }
 

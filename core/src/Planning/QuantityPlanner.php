@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace FeastLadle\Planning;
 
 use FeastLadle\Batch\BatchPlan;
-use FeastLadle\Batch\PotChooser;
+use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Portion\Demand;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Stores\StoresList;
 
@@ -21,14 +23,15 @@ final readonly class QuantityPlanner
 {
     private const BASE_LEVELS = 3;
 
+    private const MOST_ROUNDS = 3;
+
     public function __construct(private Larder $larder)
     {
     }
 
     public function plan(Feast $feast, Kitchen $kitchen): Quantities
     {
-        $chooser = new PotChooser($kitchen, $this->larder);
-        $writer = $kitchen->writer();
+        $means = KitchenMeans::of($kitchen, $this->larder);
         $asWritten = [];
         $plate = 0.0;
         foreach ($feast->dishes as $dish) {
@@ -42,7 +45,7 @@ final readonly class QuantityPlanner
         $measured = [];
         $inUse = [];
         foreach ($feast->dishes as $dish) {
-            $planned = $this->dish($feast, $dish, $asWritten[$dish->id], $plateShare, $chooser, $writer, $inUse);
+            $planned = $this->dish($feast, $dish, $asWritten[$dish->id], $plateShare, $means, $inUse);
             $dishes[$dish->id] = $planned;
             $measured[$dish->id] = $planned->measured;
             foreach ($planned->batchPlan->pots as $choice) {
@@ -52,7 +55,7 @@ final readonly class QuantityPlanner
             }
         }
 
-        foreach ($this->bases($dishes, $kitchen, $feast->firstMoment()->at, $chooser, $writer, $inUse) as $id => $planned) {
+        foreach ($this->bases($dishes, $means, $feast->firstMoment()->at, $inUse) as $id => $planned) {
             $dishes[$id] = $planned;
             $measured[$id] = $planned->measured;
         }
@@ -63,15 +66,15 @@ final readonly class QuantityPlanner
     /** What making so much of a base takes by itself, whoever takes from it. */
     public function making(Recipe $base, float $grams, Kitchen $kitchen): PlannedDish
     {
-        return $this->base(Dish::base($base, 'a'), $grams, $kitchen, new PotChooser($kitchen, $this->larder), $kitchen->writer(), []);
+        return $this->base(Dish::base($base, 'a'), $grams, KitchenMeans::of($kitchen, $this->larder), []);
     }
 
     /** @param array<string, int> $inUse */
-    private function base(Dish $dish, float $grams, Kitchen $kitchen, PotChooser $chooser, AmountWriter $writer, array $inUse): PlannedDish
+    private function base(Dish $dish, float $grams, KitchenMeans $means, array $inUse): PlannedDish
     {
-        $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $means->kitchen->roomCelsius, $means->kitchen->boilingCelsius());
 
-        return $this->planned($dish, Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten)), $asWritten, $chooser, $writer, $inUse);
+        return $this->planned($dish, Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten)), $asWritten, $means, $inUse);
     }
 
     /**
@@ -104,7 +107,7 @@ final readonly class QuantityPlanner
      *
      * @return array<string, PlannedDish>
      */
-    private function bases(array $dishes, Kitchen $kitchen, \DateTimeImmutable $day, PotChooser $chooser, AmountWriter $writer, array $inUse): array
+    private function bases(array $dishes, KitchenMeans $means, \DateTimeImmutable $day, array $inUse): array
     {
         /** @var array<string, PlannedDish> $bases */
         $bases = [];
@@ -121,13 +124,13 @@ final readonly class QuantityPlanner
             }
             foreach ($need as $slug => $grams) {
                 // What stands ready in the pantry is not made again.
-                $grams -= $this->standing($kitchen, $slug, $day);
+                $grams -= $this->standing($means->kitchen, $slug, $day);
                 if ($grams <= 1e-6) {
                     continue;
                 }
                 $letters[$slug] ??= \chr(97 + \count($letters));
                 $dish = Dish::base($recipes[$slug], $letters[$slug]);
-                $bases[$dish->id] = $this->base($dish, $grams, $kitchen, $chooser, $writer, $inUse);
+                $bases[$dish->id] = $this->base($dish, $grams, $means, $inUse);
             }
         }
 
@@ -151,7 +154,7 @@ final readonly class QuantityPlanner
     }
 
     /** @param array<string, int> $inUse */
-    private function dish(Feast $feast, Dish $dish, Ledger $asWritten, float $plateShare, PotChooser $chooser, AmountWriter $writer, array $inUse): PlannedDish
+    private function dish(Feast $feast, Dish $dish, Ledger $asWritten, float $plateShare, KitchenMeans $means, array $inUse): PlannedDish
     {
         $usual = $dish->recipe->portion;
         $portion = $usual->withAmount(($dish->portion ?? $usual->amount) * $plateShare);
@@ -159,28 +162,57 @@ final readonly class QuantityPlanner
         $demand = Demand::of($portion, $feast->groups, $dish->uptake, $feast->bowls(), $feast->inBoxes($dish));
         $calls = array_values(array_filter(DemandCurve::called($feast, $dish->id, $demand), static fn (array $row): bool => $row['now'] > 0));
 
-        return $this->planned($dish, $demand, $asWritten, $chooser, $writer, $inUse, Waves::leastBatches($dish->recipe, $calls));
+        return $this->planned($dish, $demand, $asWritten, $means, $inUse, Waves::leastBatches($dish->recipe, $calls));
     }
 
     /** @param array<string, int> $inUse */
-    private function planned(Dish $dish, Demand $demand, Ledger $asWritten, PotChooser $chooser, AmountWriter $writer, array $inUse, int $least = 1): PlannedDish
+    private function planned(Dish $dish, Demand $demand, Ledger $asWritten, KitchenMeans $means, array $inUse, int $least = 1): PlannedDish
     {
-        $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches);
-        $plan = $chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse, $least);
-        [$measured, $bowls] = $this->measure($plan, $writer);
+        $steam = [];
+        // The water depends on pot and fire, and the pot on the water.
+        for ($round = 0;; ++$round) {
+            $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches, $steam);
+            $plan = $means->chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse, $least, $steam);
+            $here = BoilsAway::here($plan, $factorFor($plan->batches) / $plan->batches, $means->kitchen, $means->timer);
+            if ($round >= self::MOST_ROUNDS || $here == $steam) {
+                break;
+            }
+            $steam = $here;
+        }
+        [$measured, $bowls] = $this->measure($plan, $means->writer);
 
-        return new PlannedDish($dish, $demand, $factorFor($plan->batches), $demand->portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls);
+        return new PlannedDish($dish, $demand, $factorFor($plan->batches), $demand->portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls, $this->steamWater($plan, $means));
     }
 
-    /** How many times the recipe as written makes what is needed; for pieces, a whole number from every batch. */
-    private function factor(Dish $dish, Demand $demand, Ledger $asWritten, int $batches): float
+    /** @return array<string, SteamWater> by step id; for the strongest fire, which wants the most */
+    private function steamWater(BatchPlan $plan, KitchenMeans $means): array
+    {
+        $water = [];
+        $strongest = array_reduce($means->kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        foreach ($plan->potOfStep() as $id => $pot) {
+            $flow = $plan->ledger->flow($id);
+            if (Process::Steam === $flow->step->process && null !== $strongest) {
+                $minutes = $means->timer->minutes($flow, $pot, 1.0, $strongest);
+                $water[$id] = SteamWater::under($pot->vessel(), $minutes->exact ?? 0.0, $strongest->netKw($flow->step->flame));
+            }
+        }
+
+        return $water;
+    }
+
+    /**
+     * How many times the recipe as written makes what is needed; for pieces, a whole number from every batch.
+     *
+     * @param array<string, float> $steam
+     */
+    private function factor(Dish $dish, Demand $demand, Ledger $asWritten, int $batches, array $steam): float
     {
         $pieces = $demand->portion->countsPieces;
         $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
         $factor = $need / ($pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams());
         // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few corrections close it.
         for ($i = 0; $i < 8; ++$i) {
-            $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches);
+            $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches, steam: $steam);
             $short = $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
             $factor *= $short;
             if (abs($short - 1) < 1e-5) {
@@ -203,7 +235,7 @@ final readonly class QuantityPlanner
                 $ingredient = $this->larder->get($bowl->ingredient);
                 $grams = $writer->measuredGrams($ingredient, $bowl->grams);
                 $measured[$bowl->ingredient] = ($measured[$bowl->ingredient] ?? 0.0) + $times * $grams;
-                $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, false, $bowl->grams, $bowl->baseGrams, $bowl->exponent, $bowl->boilsOff);
+                $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, false, $bowl->grams, $bowl->baseGrams, $bowl->exponent, $bowl->boilsOff, $bowl->boilsOffAsWritten);
                 if ($bowl->reserve > 0) {
                     // The reserve is bought and stands ready, whether or not it goes in.
                     $grams = $writer->measuredGrams($ingredient, $bowl->reserve);

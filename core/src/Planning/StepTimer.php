@@ -12,6 +12,7 @@ use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\Roast;
+use FeastLadle\Heat\ThinAir;
 use FeastLadle\Heat\WarmUp;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -26,7 +27,7 @@ final readonly class StepTimer
     private const SLAB_CONDUCTIVITY = 0.35;
 
     /** The burner a recipe's own roasting minutes are told for: a domestic gas ring of 1.75 kW. */
-    private const REFERENCE_KW = 1.75 * 0.45;
+    public const REFERENCE_KW = 1.75 * 0.45;
 
     /** Net power is known to about a fifth. */
     private const LAW_MIN = 0.8;
@@ -57,6 +58,7 @@ final readonly class StepTimer
             default => null,
         };
         if (null !== $factor) {
+            $factor *= $this->softening($flow, $pot, $scale);
             $recovery = Growth::Load === $time->growth && null !== $burner ? $this->heatingFat($flow, $pot, $burner) + $this->recovery($flow, $pot, $burner) : 0.0;
             // Wiped, dried or turned between two loads; seconds are summed before they are rounded.
             $recovery += ($factor - 1) * max($time->loads->betweenMinutes ?? 0.0, $this->kitchen->toolFor($step->process)->restMinutes ?? 0.0) * (Growth::Load === $time->growth ? 1 : 0);
@@ -77,6 +79,17 @@ final readonly class StepTimer
         };
 
         return null === $likely ? null : Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
+    }
+
+    /** How much longer (or, in a big pot that stays hot, shorter) grain takes to get soft here than by the recipe. */
+    private function softening(StepFlow $flow, ?PotChoice $pot, float $scale): float
+    {
+        return match (true) {
+            !$flow->softens || Growth::Load === $flow->step->time->growth => 1.0,
+            Process::Steep === $flow->step->process => null === $pot ? 1.0 : SteepingTime::factor($flow->step->time->likelyMinutes, $flow->taken, $pot->vessel(), $scale, $this->kitchen, $this->larder),
+            \in_array($flow->step->process, [Process::Boil, Process::Simmer], true) && Flame::None !== $flow->step->flame => ThinAir::factor($this->kitchen->boilingCelsius()),
+            default => 1.0,
+        };
     }
 
     /** How many times the pan, jar or tier is filled. */
@@ -188,7 +201,8 @@ final readonly class StepTimer
         return $frying->loads * Frying::recoveryMinutes($heat, $this->netKw($flow, $pot, $burner), $flow->step->time->likelyMinutes);
     }
 
-    private function netKw(StepFlow $flow, PotChoice $pot, Burner $burner): float
+    /** Power in kW that reaches the food, under what it stands at the heated base. */
+    public function netKw(StepFlow $flow, PotChoice $pot, Burner $burner): float
     {
         $shape = $pot->vessel()->shape;
         $depth = $shape->depthMm(max($flow->taken->volumeMl($this->larder), $pot->frying->fullestMl ?? 0.0));

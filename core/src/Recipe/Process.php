@@ -104,4 +104,10 @@ enum Process: string
     {
         return \in_array($this, [self::Rest, self::Dry, self::Set, self::Soak, self::Rinse, self::Shape, self::Cut, self::Part, self::Score, self::Sieve], true);
     }
+
+    /** Whether grain or pulse gets soft in it, where there is water enough. */
+    public function softens(): bool
+    {
+        return \in_array($this, [self::Boil, self::Simmer, self::Reduce, self::Pressure, self::Steep], true);
+    }
 }
