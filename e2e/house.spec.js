@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { open, stations } from './kitchen.js';
 
-const pages = ['/', '/recipes', '/recipes/pineapple-kesari', '/recipes/pulse-coconut-pudding', '/recipes/jalebi/print', '/larder/jaggery', '/larder?q=2%20to%203%20cups%20milk', '/kitchen', '/kitchen/2', '/kitchen/2/vessels/great-pot', '/feasts/2/run-sheet?by=people', ...stations.map((station) => `/feasts/1/${station}`), ...['menu', 'stores', 'cards', 'dipsticks', 'who-eats', 'boxes', 'stove', 'risk', 'what-if'].map((page) => `/feasts/2/${page}`), '/benches/tray', '/benches/pot', '/benches/most'];
+const pages = ['/', '/recipes', '/recipes/pineapple-kesari', '/recipes/pulse-coconut-pudding', '/recipes/jalebi/print', '/larder/jaggery', '/larder?q=2%20to%203%20cups%20milk', '/kitchen', '/kitchen/2', '/kitchen/2/vessels/great-pot', '/feasts/2/run-sheet?by=people', '/feasts/1/step/basundi/1/reduce', ...stations.map((station) => `/feasts/1/${station}`), ...['menu', 'stores', 'cards', 'dipsticks', 'who-eats', 'boxes', 'stove', 'risk', 'what-if'].map((page) => `/feasts/2/${page}`), '/benches/tray', '/benches/pot', '/benches/most'];
 
 for (const path of pages) {
     test(`${path} asks no other host, breaks no policy, is light, and has no serious barrier`, async ({ page, baseURL }) => {

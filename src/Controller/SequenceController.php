@@ -11,6 +11,7 @@ use App\Export\PlanJson;
 use App\Service\ChangedMeanwhile;
 use App\Service\WhatIf;
 use App\View\LoadDrawing;
+use App\View\StepPage;
 use App\View\StoveFrames;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
@@ -36,6 +37,17 @@ final class SequenceController extends StationController
         $plan = $this->plans->plan($open);
 
         return $this->station('stove', $open, $plan, ['stove' => [] === $plan->steps ? null : $frames->of($plan, $open), 'load' => $load->draw($plan, $open->feast, $open->kitchen)]);
+    }
+
+    /** One step of the plan: how its minutes come about, why it stands where it stands, what goes in. */
+    #[Route('/feasts/{id}/step/{step}', name: 'step', requirements: ['step' => '[^/]+/-?\d+/[^/]+'] + self::ID, methods: ['GET'])]
+    public function step(int $id, string $step, StepPage $page): Response
+    {
+        $open = $this->desk->open($id);
+        $plan = $this->plans->plan($open);
+        $found = $page->of($step, $plan, $open) ?? throw $this->createNotFoundException('The plan has no such step any more. Look at the run sheet.');
+
+        return $this->station('step', $open, $plan, ['here' => 'run_sheet', 'page' => $found]);
     }
 
     #[Route('/feasts/{id}/risk', name: 'risk', requirements: self::ID, methods: ['GET', 'POST'])]

@@ -71,7 +71,7 @@ final readonly class CookBoard
     /** @return Card */
     private function card(PlannedStep $step, \DateTimeImmutable $now, Kitchen $kitchen): array
     {
-        return ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'due' => $step->start <= $now, 'overdue' => $step->end < $now, 'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id)), 'cuts' => (new CutTimes($this->larder))->of($step, $kitchen), 'goesOn' => GoesOn::seconds($step, $kitchen)];
+        return ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'due' => $step->start <= $now, 'overdue' => $step->end < $now, 'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->liftKg), 'cuts' => (new CutTimes($this->larder))->of($step, $kitchen), 'goesOn' => GoesOn::seconds($step, $kitchen)];
     }
 
     /**

@@ -94,7 +94,7 @@ final readonly class RecipePage
             'outputs' => $outputs,
             'gives' => $flow->gives->massGrams(),
             'pieces' => (int) floor($flow->gives->pieces + 1e-9),
-            'cautions' => (new Cautions($this->larder))->of($flow),
+            'cautions' => (new Cautions($this->larder))->of($flow, $kitchen->liftKg),
             'reckoning' => $this->reckoning->of($flow, $factor, $kitchen->fillLimits),
         ];
     }

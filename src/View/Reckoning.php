@@ -24,7 +24,13 @@ final readonly class Reckoning
     /** @return list<Line> */
     public function of(StepFlow $flow, float $factor, FillLimits $limits = new FillLimits()): array
     {
-        return [...$this->bowls($flow, $factor), ...$this->mass($flow, $limits), ...$this->target($flow)];
+        return [...$this->bowls($flow, $factor), ...$this->inTheVessel($flow, $limits)];
+    }
+
+    /** @return list<Line> what is left of what goes in, how full it gets, and how far it is cooked */
+    public function inTheVessel(StepFlow $flow, FillLimits $limits): array
+    {
+        return [...$this->mass($flow, $limits), ...$this->target($flow)];
     }
 
     /** @return list<Line> */

@@ -202,6 +202,22 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('.fault', 'from 0 to 240');
     }
 
+    public function testAStepTellsHowItsMinutesAndBowlsComeAbout(): void
+    {
+        $this->browser->request('GET', $this->at('run-sheet'));
+        $this->browser->clickLink('Steam them');
+        self::assertResponseIsSuccessful();
+        self::assertSelectorTextContains('[data-account]', 'By the recipe 11 min a load');
+        self::assertSelectorTextContains('.steam-water', 'Water under the rack: 12.7 l');
+        self::assertSelectorTextContains('#then + p', 'takes it up at');
+        $this->browser->request('GET', $this->at('step/pudding/1/cook'));
+        self::assertSelectorTextContains('.bowl-how', 'that boil off in this pot on these fires');
+        $this->browser->request('GET', $this->at('step/pudding/9/cook'));
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->request('GET', $this->at('step/<script>/1/x'));
+        self::assertResponseStatusCodeSame(404);
+    }
+
     public function testTheRunSheetLeavesTheHouseInOpenFormats(): void
     {
         $this->browser->request('GET', $this->at('run-sheet.csv'));

@@ -137,7 +137,7 @@ final readonly class Ledger
 
         $softens = !$wasSoft && $step->process->softens() && $taken->holdsGrain($larder);
 
-        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius), $softens, $wasSoft || $softens);
+        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius), $softens, $wasSoft || $softens || $step->process->cooksThrough());
     }
 
     private static function peakCelsius(Step $step, Contents $taken, float $boiling): float

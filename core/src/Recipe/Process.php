@@ -110,4 +110,10 @@ enum Process: string
     {
         return \in_array($this, [self::Boil, self::Simmer, self::Reduce, self::Pressure, self::Steep], true);
     }
+
+    /** Whether what was raw is cooked after it, so that nothing in it has to get soft any more. */
+    public function cooksThrough(): bool
+    {
+        return \in_array($this, [self::Pressure, self::Steam, self::DeepFry, self::Griddle], true);
+    }
 }

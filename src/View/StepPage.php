@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Service\OpenFeast;
+use FeastLadle\Care\Caution;
+use FeastLadle\Care\Cautions;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\Plan;
+use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Planning\Sentence;
+use FeastLadle\Planning\StepAccount;
+use FeastLadle\Planning\StepPlace;
+use FeastLadle\Planning\StepPlaces;
+
+/**
+ * All there is to tell about one step of a plan: how long and why, why then, what goes in, what stands in the vessel.
+ *
+ * @phpstan-import-type Line from Reckoning
+ *
+ * @phpstan-type Around array{before: list<PlannedStep>, after: list<PlannedStep>}
+ */
+final readonly class StepPage
+{
+    public function __construct(private Larder $larder, private Reckoning $reckoning)
+    {
+    }
+
+    /** @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>, cautions: list<Caution>, around: Around}|null null when the plan has no such step */
+    public function of(string $id, Plan $plan, OpenFeast $open): ?array
+    {
+        foreach ($plan->steps as $step) {
+            if ($step->key->id() === $id) {
+                $flow = $step->dish->batchPlan->ledger->flow($step->step->id);
+
+                return [
+                    'step' => $step,
+                    'account' => (new StepAccount($this->larder))->of($step, $open->kitchen),
+                    'place' => StepPlaces::of($plan, $open->kitchen)[$step->activity] ?? null,
+                    'vessel' => $this->reckoning->inTheVessel($flow, $open->kitchen->fillLimits),
+                    'cautions' => (new Cautions($this->larder))->of($flow, $open->kitchen->liftKg),
+                    'around' => $this->around($step, $plan),
+                ];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return Around the steps of the same batch that it takes from, and those that take from it */
+    private function around(PlannedStep $step, Plan $plan): array
+    {
+        $around = ['before' => [], 'after' => []];
+        foreach ($plan->steps as $other) {
+            if ($other->key->dish !== $step->key->dish || ($other->key->batch > 0 && $step->key->batch > 0 && $other->key->batch !== $step->key->batch)) {
+                continue;
+            }
+            if (\in_array($other->key->step, $step->step->sources(), true)) {
+                $around['before'][] = $other;
+            } elseif (\in_array($step->key->step, $other->step->sources(), true)) {
+                $around['after'][] = $other;
+            }
+        }
+
+        return $around;
+    }
+}
