@@ -8,6 +8,7 @@ use App\Form\MenuType;
 use App\Service\RecipeBook;
 use App\View\PlateDrawing;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\Earliness;
 use FeastLadle\Planning\FirstFit;
 use FeastLadle\Planning\MakeOrBuy;
 use Symfony\Component\HttpFoundation\Request;
@@ -45,7 +46,8 @@ final class MenuController extends StationController
             $slug = $request->request->getString('recipe');
             // A feast keeps the revision it was planned with.
             $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
-            $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9] : null;
+            $added = $request->request->has('add') ? $this->recipes->find($slug, $revision) : null;
+            $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9, ...(null === $added ? [] : ['readyEarlier' => Earliness::usual($added)])] : null;
             $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
             $taken = $this->take($form, $open, $document, $request);
             if ($taken && !$this->inPlace($request)) {

@@ -9,6 +9,7 @@ use App\Export\PlanCalendar;
 use App\Export\PlanCsv;
 use App\Export\PlanJson;
 use App\Service\ChangedMeanwhile;
+use App\Service\SureEnough;
 use App\Service\WhatIf;
 use App\View\LoadDrawing;
 use App\View\StepPage;
@@ -16,6 +17,7 @@ use App\View\StoveFrames;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\Earliness;
 use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\SolutionStatus;
@@ -51,7 +53,7 @@ final class SequenceController extends StationController
     }
 
     #[Route('/feasts/{id}/risk', name: 'risk', requirements: self::ID, methods: ['GET', 'POST'])]
-    public function risk(int $id, Request $request): Response
+    public function risk(int $id, Request $request, SureEnough $sure): Response
     {
         $open = $this->desk->open($id);
         $faults = [];
@@ -61,7 +63,8 @@ final class SequenceController extends StationController
             }
             $typed = trim($request->request->getString('margin'));
             try {
-                $this->desk->change($open, [...$open->document, 'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed)], $this->seen($request));
+                $document = $request->request->has('sure') ? $sure->document($open) : [...$open->document, 'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed)];
+                $this->desk->change($open, $document, $this->seen($request));
 
                 return $this->redirectToRoute('risk', ['id' => $id], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
@@ -74,9 +77,9 @@ final class SequenceController extends StationController
         foreach ($plan->steps as $step) {
             $steps[$step->activity] = $step;
         }
-        $risk = SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? Risk::of($plan->problem, $plan->solution, grace: $open->feast->marginMinutes) : null;
+        $risk = SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? Risk::of($plan->problem, $plan->solution, grace: $plan->margins) : null;
 
-        return $this->station('risk', $open, $plan, ['faults' => $faults, 'risk' => $risk, 'steps' => $steps, 'blamed' => \array_slice(array_filter($risk->blame ?? [], static fn (string $id): bool => isset($steps[$id]) && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(), \ARRAY_FILTER_USE_KEY), 0, 8)], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->station('risk', $open, $plan, ['faults' => $faults, 'risk' => $risk, 'short' => null !== $risk && [] !== Earliness::wanted($plan, $risk), 'steps' => $steps, 'blamed' => \array_slice(array_filter($risk->blame ?? [], static fn (string $id): bool => isset($steps[$id]) && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(), \ARRAY_FILTER_USE_KEY), 0, 8)], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     #[Route('/feasts/{id}/run-sheet.pdf', name: 'run_sheet_pdf', requirements: self::ID, methods: ['GET'])]

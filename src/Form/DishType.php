@@ -37,6 +37,7 @@ final class DishType extends AbstractType
             ->add('recipe', HiddenType::class)
             ->add('portion', NumberTextType::class, ['label' => 'Portion for a grown-up', 'help' => 'Empty: as the recipe says'])
             ->add('uptake', NumberTextType::class, ['label' => 'Share of guests who take it', 'help' => '1 is everybody'])
+            ->add('readyEarlier', NumberTextType::class, ['label' => 'Ready earlier than its moment, min', 'help' => 'As early as it keeps, and no earlier'])
             ->addEventListener(FormEvents::PRE_SET_DATA, function (FormEvent $event): void {
                 $dish = $event->getData();
                 $recipe = $this->recipe($dish);
@@ -57,6 +58,9 @@ final class DishType extends AbstractType
                     if (($dish['schools'][$school->id] ?? null) === $school->usual()) {
                         unset($dish['schools'][$school->id]);
                     }
+                }
+                if (\in_array($dish['readyEarlier'] ?? null, [null, 0], true)) {
+                    unset($dish['readyEarlier']);
                 }
                 foreach (ChoicesReader::FIELDS as $field) {
                     if ([] === ($dish[$field] ?? [])) {

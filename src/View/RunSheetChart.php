@@ -15,7 +15,7 @@ use FeastLadle\Recipe\AttentionKind;
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire
  * burns are folded.
  *
- * @phpstan-type Block array{step: PlannedStep, row: int, x: float, y: float, w: float, h: float, slack: float, late: bool, held: bool, attention: string, label: string, time: string}
+ * @phpstan-type Block array{step: PlannedStep, row: int, x: float, y: float, w: float, h: float, slack: float, late: bool, critical: bool, held: bool, attention: string, label: string, time: string}
  * @phpstan-type Job array{name: string, x: float, y: float, w: float, h: float, label: string, time: string}
  * @phpstan-type Lane array{kind: string, name: string, short: string, y: float, h: float, blocks: list<Block>, jobs: list<Job>}
  */
@@ -33,6 +33,9 @@ final class RunSheetChart
     private const NAME_LETTERS = 15;
 
     /** Slack beyond this says nothing more. */
+    /** Minutes; what has less before a moment is missed is drawn heavier. */
+    public const LITTLE_TO_SPARE = 20;
+
     private const MOST_SLACK_SHOWN = 90;
 
     /** A letter of the small type of the blocks, about. */
@@ -161,7 +164,8 @@ final class RunSheetChart
                     'step' => $step,
                     'row' => $rowOf[$step->activity] + 1,
                     'slack' => null === $place ? 0.0 : round($x($step->endMinute + min(self::MOST_SLACK_SHOWN, $place->slackMinutes)) - $x($step->endMinute), 1),
-                    'late' => null !== $due && $due->late > 0 && $step->endMinute > $due->at,
+                    'late' => null !== $due && $due->late > 0 && $step->endMinute > $due->at + ($plan->margins[$step->activity] ?? 0),
+                    'critical' => null !== $place?->slipMinutes && $place->slipMinutes < self::LITTLE_TO_SPARE,
                     'held' => isset($open->feast->pins[$step->activity]),
                     'attention' => match ($step->step->attention->kind) {
                         AttentionKind::Constant => 'constant',

@@ -188,13 +188,19 @@ final class TempleTest extends BrowserCase
         $this->browser->request('GET', $this->at('risk'));
         // The kesari is fresh twice, so it is asked about twice.
         self::assertCount(7, $this->browser->getCrawler()->filter('[data-risk]'));
-        $before = (int) $this->browser->getCrawler()->filter('[data-risk=pudding] meter')->attr('value');
+        $chance = fn (string $dish): float => (float) $this->browser->getCrawler()->filter('[data-risk='.$dish.'] meter')->attr('value');
+        $before = $chance('kesari');
+        self::assertGreaterThan(0.95, $chance('pudding'));
+        $this->browser->submitForm('Give each sweet the minutes it lacks');
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->followRedirect();
+        self::assertGreaterThan($before + 0.2, $chance('kesari'));
         $form = $this->browser->getCrawler()->filter('.margin')->form();
-        $form['margin'] = '60';
+        $form['margin'] = '30';
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
         $this->browser->followRedirect();
-        self::assertGreaterThan($before + 0.5, (float) $this->browser->getCrawler()->filter('[data-risk=pudding] meter')->attr('value'));
+        self::assertSame('30', $this->browser->getCrawler()->filter('#margin')->attr('value'));
         $form = $this->browser->getCrawler()->filter('.margin')->form();
         $form['margin'] = 'an hour';
         $this->browser->submit($form);
@@ -323,6 +329,14 @@ final class TempleTest extends BrowserCase
         self::assertMatchesRegularExpression('/^stays in time, \d+ min less by hand$/', $verdict['says']);
         $this->browser->request('GET', $this->at('what-if/verdict?try=nothing'));
         self::assertResponseStatusCodeSame(404);
+        // With nothing planned before its moment there is something to look for.
+        $this->browser->request('GET', $this->at('menu'));
+        $form = $this->browser->getCrawler()->filter('#menu-form')->form();
+        for ($i = 0; $i < 6; ++$i) {
+            $form["menu[dishes][$i][readyEarlier]"] = '';
+        }
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', $this->at('run-sheet'));
         $token = (string) $this->browser->getCrawler()->filter('.search')->attr('data-token');
         $this->browser->request('GET', $this->at('plan.json'));

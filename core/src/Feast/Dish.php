@@ -9,11 +9,14 @@ use FeastLadle\Recipe\Recipe;
 /** One sweet of the menu, or a base that sweets of the menu take from. */
 final readonly class Dish
 {
+    public const MOST_EARLIER = 1440;
+
     /**
-     * @param float|null            $portion own portion for a grown-up, in the recipe's way of counting; null: the recipe's
-     * @param array<string, string> $pots    run id → vessel id, where the cook chose
+     * @param float|null            $portion      own portion for a grown-up, in the recipe's way of counting; null: the recipe's
+     * @param array<string, string> $pots         run id → vessel id, where the cook chose
+     * @param int                   $readyEarlier minutes by which it is planned to be ready before its moment, on top of what holds for all
      */
-    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots, public bool $isBase = false)
+    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots, public bool $isBase = false, public int $readyEarlier = 0)
     {
     }
 

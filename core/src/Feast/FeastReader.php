@@ -180,7 +180,7 @@ final readonly class FeastReader
         $dishes = [];
         $ids = [];
         foreach ($list->items(26) as $i => $node) {
-            $node->object(['id', 'recipe', 'revision', 'portion', 'uptake', 'pots', ...ChoicesReader::FIELDS]);
+            $node->object(['id', 'recipe', 'revision', 'portion', 'uptake', 'pots', 'readyEarlier', ...ChoicesReader::FIELDS]);
             $id = $node->at('id')->id();
             if (isset($ids[$id])) {
                 $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
@@ -213,7 +213,7 @@ final readonly class FeastReader
                     $pots[$run] = $vessel;
                 }
             }
-            $dishes[] = new Dish($id, \chr(65 + $i), $recipe, $portion, $uptake, $pots);
+            $dishes[] = new Dish($id, \chr(65 + $i), $recipe, $portion, $uptake, $pots, false, $node->at('readyEarlier')->int(0, Dish::MOST_EARLIER, 0));
         }
 
         return $dishes;

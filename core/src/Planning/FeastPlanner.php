@@ -184,7 +184,21 @@ final readonly class FeastPlanner
         }
         usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [$b->startMinute, $b->endMinute, $b->key->id()]);
 
-        return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles, true, $this->jobs($feast, $kitchen, $draft, $solution));
+        return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles, true, $this->jobs($feast, $kitchen, $draft, $solution), $this->margins($feast, $draft));
+    }
+
+    /** @return array<string, int> by activity */
+    private function margins(Feast $feast, ScheduleDraft $draft): array
+    {
+        $margins = [];
+        foreach ($draft->momentOf as $id => $moment) {
+            $margins[$id] = $draft->minute($moment->at) - ($draft->problem->activities[$id]->due->at ?? $draft->minute($moment->at));
+        }
+        foreach ($feast->boxes as $box) {
+            $margins[ScheduleBuilder::BOX.$box->id] = $feast->marginMinutes;
+        }
+
+        return $margins;
     }
 
     /** @return list<PlannedJob> */

@@ -18,6 +18,7 @@ final readonly class Plan
      * @param array<string, DishTiming> $timings   by dish id
      * @param list<PlannedJob>          $jobs      work beside the recipes, by start
      * @param list<Obstacle>            $obstacles dishes that can't be cooked or placed at all, and why
+     * @param array<string, int>        $margins   minutes by which what must meet a moment is planned before it, by activity
      */
     public function __construct(
         public Quantities $quantities,
@@ -29,6 +30,7 @@ final readonly class Plan
         public array $obstacles,
         public bool $isScheduled = true,
         public array $jobs = [],
+        public array $margins = [],
     ) {
     }
 
@@ -65,12 +67,12 @@ final readonly class Plan
     /** @param array<string, DishTiming> $timings */
     public function withTimings(array $timings): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs);
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins);
     }
 
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs);
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs, $this->margins);
     }
 }

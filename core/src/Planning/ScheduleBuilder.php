@@ -292,13 +292,13 @@ final class ScheduleBuilder
                 ServingWay::Warm => 3,
                 default => 0,
             };
-            $due = new Due($minute($wave->moment->at) - $this->feast->marginMinutes, $early, self::LATE_COST);
+            $due = new Due($minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave), $early, self::LATE_COST);
             // Finished no longer before the last who eat of it than it keeps.
             $earliest = max(0, min($due->at, $minute($wave->until) - $recipe->keepMinutes) - $range->likely);
         }
         if (!$planned->dish->isBase && $this->waitsWarm($recipe, $step)) {
             // It goes off the flame as shortly before it is dished up as can be.
-            $due = new Due($minute($wave->moment->at) - $this->feast->marginMinutes - $this->lastMinutes, self::WARM_WAIT_COST, 0);
+            $due = new Due($minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave) - $this->lastMinutes, self::WARM_WAIT_COST, 0);
         }
         $latest = $this->horizonEnd;
         $pin = $this->feast->pins[$key->id()] ?? null;

@@ -8,6 +8,7 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Problem;
+use FeastLadle\Schedule\Slips;
 use FeastLadle\Schedule\SolutionStatus;
 
 /** Explains the place of every step of a plan by what stands next: who takes from it, who needs its fire, pot or hands, whose shift ends. */
@@ -66,15 +67,16 @@ final class StepPlaces
             return [];
         }
         $places = new self($plan, $kitchen);
+        $slips = Slips::of($plan->problem, $plan->solution, $plan->margins);
         $found = [];
         foreach ($plan->steps as $step) {
-            $found[$step->activity] = $places->place($step);
+            $found[$step->activity] = $places->place($step, $slips[$step->activity] ?? null);
         }
 
         return $found;
     }
 
-    private function place(PlannedStep $step): StepPlace
+    private function place(PlannedStep $step, ?int $slip): StepPlace
     {
         $slack = \PHP_INT_MAX;
         $reasons = [];
@@ -108,7 +110,7 @@ final class StepPlaces
             $note($due->at - $step->endMinute, new Obstacle($dish, 'it shall be ready at {time}', ['time' => $this->clock($due->at)]));
         }
 
-        return new StepPlace(\PHP_INT_MAX === $slack ? 0 : $slack, array_values($reasons));
+        return new StepPlace(\PHP_INT_MAX === $slack ? 0 : $slack, array_values($reasons), $slip);
     }
 
     /** @param \Closure(int, string, string): void $note room, step, time */

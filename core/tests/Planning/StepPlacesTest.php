@@ -39,8 +39,9 @@ final class StepPlacesTest extends TestCase
         $places = StepPlaces::of($this->plan, Shipped::kitchen());
         foreach ($this->plan->steps as $step) {
             if ('kesari/1/dish-up' === $step->activity) {
-                self::assertTrue($places[$step->activity]->isCritical());
-                self::assertStringContainsString('ready at 18:00', implode('; ', array_map(static fn (Obstacle $o): string => $o->text(), $places[$step->activity]->reasons)));
+                self::assertTrue($places[$step->activity]->isTight());
+                self::assertSame(15, $places[$step->activity]->slipMinutes, 'it is planned so much before its moment');
+                self::assertStringContainsString('ready at 17:45', implode('; ', array_map(static fn (Obstacle $o): string => $o->text(), $places[$step->activity]->reasons)));
             }
         }
     }
@@ -62,7 +63,7 @@ final class StepPlacesTest extends TestCase
     public function testAStepMovedByItsSlackStillPassesTheAudit(): void
     {
         $moved = 0;
-        foreach ([[$this->plan, Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), Shipped::temple()), Shipped::temple()]] as [$plan, $kitchen]) {
+        foreach ([[$this->plan, Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()), Shipped::temple()]] as [$plan, $kitchen]) {
             foreach (StepPlaces::of($plan, $kitchen) as $id => $place) {
                 $placements = $plan->solution->activities;
                 $with = [$id];
@@ -86,5 +87,18 @@ final class StepPlacesTest extends TestCase
     public function testWithoutAScheduleNothingIsExplained(): void
     {
         self::assertSame([], StepPlaces::of(Plan::unscheduled($this->plan->quantities), Shipped::kitchen()));
+    }
+
+    /**
+     * @param array<string, mixed> $document
+     *
+     * @return array<string, mixed> with nothing planned before its moment
+     */
+    private static function atTheMinute(array $document): array
+    {
+        \assert(\is_array($document['dishes']));
+        $document['dishes'] = array_map(static fn (mixed $dish): mixed => \is_array($dish) ? array_diff_key($dish, ['readyEarlier' => 0]) : $dish, $document['dishes']);
+
+        return $document;
     }
 }
