@@ -37,6 +37,18 @@ final readonly class Recipe
     ) {
     }
 
+    /**
+     * The same without steps that may be left out.
+     *
+     * @param list<string>        $ids
+     * @param array<string, Step> $steps what is left, in flow order
+     * @param array<string, self> $bases what is still taken from
+     */
+    public function leaving(array $ids, array $steps, array $bases): self
+    {
+        return new self($this->slug, $this->name, $this->summary, $this->serving, $this->portion, $this->keepMinutes, $steps, $this->lastStep, $this->way->by($this->way->choices->leaving($ids)), $this->origin, $bases, $this->base, $this->swaps, $this->eaten);
+    }
+
     public function step(string $id): Step
     {
         return $this->steps[$id] ?? throw new \OutOfBoundsException(\sprintf('The recipe "%s" has no step "%s".', $this->slug, $id));

@@ -59,13 +59,8 @@ final readonly class RecipeReader
             $faults->throwIfAny('recipe');
         }
         foreach ($combinations as $options) {
-            $recipe = $written;
-            if ($options !== $written->way->options) {
-                $recipe = $recipes[] = $this->one($root, $faults, new Choices($options), $bases);
-            }
-            foreach (array_intersect_key($written->way->optional, $recipe->steps) as $id => $step) {
-                $recipes[] = $this->one($root, $faults, new Choices($options, leftOut: [$id]), $bases);
-            }
+            // As written first, and it is there already.
+            array_push($recipes, ...\array_slice($this->variants($root, $faults, new Choices($options), $bases, true), $options === $written->way->options ? 1 : 0));
         }
         $faults->throwIfAny('recipe');
 
@@ -83,6 +78,12 @@ final readonly class RecipeReader
 
     private function one(Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf): Recipe
     {
+        return $this->variants($root, $faults, $choices, $shelf, false)[0];
+    }
+
+    /** @return non-empty-list<Recipe> by these choices; after that, if asked for, without each step that may be left out */
+    private function variants(Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf, bool $lessEach): array
+    {
         $root->onlyKeys(self::KEYS);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
@@ -96,7 +97,6 @@ final readonly class RecipeReader
         }
         $serving = $root->at('serving');
         $serving->object(['way', 'keepMinutes', 'eaten']);
-        $portion = $this->portion($root->at('portion'));
         $swaps = new Swaps($this->larder, $choices->without);
         $reader = new StepReader($this->larder, $way, $swaps);
         $steps = [];
@@ -116,17 +116,29 @@ final readonly class RecipeReader
         if (!isset($steps[$result])) {
             $root->at('result')->fault('There is no step "{id}".', ['id' => $result]);
         }
-        $steps = (new LeavingOut())->of($steps, $nodes, $choices->leftOut, $result);
+        $portion = $this->portion($root->at('portion'));
+        $shelf ??= new NoShelf();
+        $kept = (new LeavingOut())->of($steps, $nodes, $choices->leftOut, $result);
+        $this->checkPieces($portion, $kept, $root);
+        $built = [new Recipe(
+            $slug, $root->at('name')->string(), $root->at('summary')->string('', 500), $serving->at('way')->enum(ServingWay::class), $portion, $serving->at('keepMinutes')->int(0, 100000),
+            (new FlowCheck())->order($kept, $nodes, $result), $result, $way, $root->at('origin')->string('', 300), $this->bases($kept, $nodes, $shelf, $slug, $choices), $this->base($root->at('base')), $swaps->made(), $serving->at('eaten')->enum(EatingWay::class, EatingWay::Spooned),
+        )];
+        foreach ($lessEach ? array_keys(array_intersect_key($way->optional, $steps)) : [] as $id) {
+            $kept = (new LeavingOut())->of($steps, $nodes, [(string) $id], $result);
+            $this->checkPieces($portion, $kept, $root);
+            $built[] = $built[0]->leaving([(string) $id], (new FlowCheck())->order($kept, $nodes, $result), $this->bases($kept, $nodes, $shelf, $slug, $choices));
+        }
+
+        return $built;
+    }
+
+    /** @param array<string, Step> $steps */
+    private function checkPieces(Portion $portion, array $steps, Node $root): void
+    {
         if ($portion->countsPieces && [] !== $steps && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->pieces)) {
             $root->at('portion')->at('pieces')->fault('The dish is counted in pieces, but no step makes any.');
         }
-        $bases = $this->bases($steps, $nodes, $shelf ?? new NoShelf(), $slug, $choices);
-        $ordered = (new FlowCheck())->order($steps, $nodes, $result);
-
-        return new Recipe(
-            $slug, $root->at('name')->string(), $root->at('summary')->string('', 500), $serving->at('way')->enum(ServingWay::class), $portion, $serving->at('keepMinutes')->int(0, 100000),
-            $ordered, $result, $way, $root->at('origin')->string('', 300), $bases, $this->base($root->at('base')), $swaps->made(), $serving->at('eaten')->enum(EatingWay::class, EatingWay::Spooned),
-        );
     }
 
     private function portion(Node $node): Portion

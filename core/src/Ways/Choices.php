@@ -36,6 +36,12 @@ final readonly class Choices
         return new self($schools, $this->dials, $this->without, $this->bought, $this->leftOut);
     }
 
+    /** @param list<string> $leftOut */
+    public function leaving(array $leftOut): self
+    {
+        return new self($this->schools, $this->dials, $this->without, $this->bought, $leftOut);
+    }
+
     public function dial(DialKind $kind): float
     {
         return $this->dials[$kind->value] ?? 1.0;

@@ -25,6 +25,12 @@ final readonly class Way
         return new self([], [], [], [], Choices::asWritten());
     }
 
+    /** The same ways, by choices that change no school. */
+    public function by(Choices $choices): self
+    {
+        return new self($this->schools, $this->options, $this->dials, $this->exclusions, $choices, $this->optional);
+    }
+
     public function school(string $id): ?School
     {
         foreach ($this->schools as $school) {
