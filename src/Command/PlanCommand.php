@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Command;
 
+use App\Export\PlanCalendar;
+use App\Export\PlanCsv;
 use App\Export\PlanJson;
 use App\Export\PlanText;
 use App\Service\FileShelf;
@@ -11,6 +13,7 @@ use App\Service\ShippedFiles;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
+use FeastLadle\Document\Node;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Planning\FeastPlanner;
@@ -27,7 +30,10 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('ladle:plan', 'Plans a feast file without a database: amounts, pots, stores and run sheet.')]
 final class PlanCommand extends Command
 {
-    private const FORMATS = ['text', 'json'];
+    private const FORMATS = ['text', 'json', 'csv', 'ics'];
+
+    /** Where a feast file names nobody who works in another kitchen that ships. */
+    private const USUAL_KITCHEN = 'kumbhar-lane';
 
     public function __construct(
         private readonly FeastPlanner $planner,
@@ -36,6 +42,8 @@ final class PlanCommand extends Command
         private readonly ShippedFiles $files,
         private readonly PlanJson $json,
         private readonly PlanText $text,
+        private readonly PlanCsv $csv,
+        private readonly PlanCalendar $calendar,
         private readonly ClockInterface $clock,
     ) {
         parent::__construct();
@@ -46,11 +54,13 @@ final class PlanCommand extends Command
         $this
             ->addArgument('file', InputArgument::REQUIRED, 'A feast document; its kitchen and recipes may stand in it')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, implode(' or ', self::FORMATS), 'text', self::FORMATS)
-            ->addOption('kitchen', null, InputOption::VALUE_REQUIRED, 'A kitchen document, when the feast holds none (default: the demo kitchen)')
+            ->addOption('kitchen', null, InputOption::VALUE_REQUIRED, 'A kitchen document, when the feast holds none (default: the shipped kitchen its people work in)')
+            ->addOption('person', null, InputOption::VALUE_REQUIRED, 'Only the steps of one person, by id; for ics')
             ->addOption('budget-ms', null, InputOption::VALUE_REQUIRED, 'Time for improving the schedule; as long as suits the feast unless said')
             ->setHelp(<<<'HELP'
                   <info>bin/console ladle:plan data/feasts/new-roof.json</info>
                   <info>bin/console ladle:plan feast.json --kitchen=kitchen.json --format=json</info>
+                  <info>bin/console ladle:plan data/feasts/boat-lamp.json --format=ics --person=ila</info>
 
                 Exit status: 0 everything in time, 1 something is late or left out, 2 not a valid feast (faults on standard error).
                 HELP);
@@ -77,16 +87,39 @@ final class PlanCommand extends Command
             $kitchen = match (true) {
                 $root->has('kitchen') => $this->kitchens->fromNode($root->at('kitchen')),
                 '' !== $option('kitchen') => $this->kitchens->read(Reading::file($option('kitchen'), 'kitchen')),
-                default => $this->kitchens->read($this->files->kitchen('kumbhar-lane')),
+                default => $this->kitchens->read($this->kitchenOf($root->at('hands'))),
             };
             $shelf = new FileShelf($this->recipes, $this->files, $root->at('recipes')->items(50), $faults);
             $feast = (new FeastReader($kitchen, $shelf))->fromNode($root, $faults, $this->clock->now());
+            if ('' !== $option('person') && !isset($kitchen->people[$option('person')])) {
+                throw FaultyDocument::because('option', '--person: nobody called "{given}" works in this kitchen; there are: {known}.', ['given' => $option('person'), 'known' => implode(', ', array_keys($kitchen->people))]);
+            }
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
         $plan = $this->planner->plan($feast, $kitchen, null, null === $budget ? null : Budget::milliseconds($budget));
-        $output->writeln('json' === $option('format') ? $this->json->write($feast, $kitchen, $plan) : $this->text->write($feast, $kitchen, $plan), OutputInterface::OUTPUT_RAW);
+        $output->write(match ($option('format')) {
+            'json' => $this->json->write($feast, $kitchen, $plan)."\n",
+            'csv' => $this->csv->write($feast, $kitchen, $plan),
+            // The same file keeps its events' ids, so that a later calendar moves them.
+            'ics' => $this->calendar->write($feast, $kitchen, $plan, '' === $option('person') ? null : $option('person'), crc32($feast->name)),
+            default => $this->text->write($feast, $kitchen, $plan)."\n",
+        }, false, OutputInterface::OUTPUT_RAW);
 
         return $plan->isOnTime() ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    /** The shipped kitchen in which all whose hands the feast counts on work. */
+    private function kitchenOf(Node $hands): string
+    {
+        $wanted = array_map(static fn (Node $shift): string => $shift->at('person')->text(), $hands->isList() ? $hands->items() : []);
+        $kitchens = $this->files->kitchens();
+        foreach ($kitchens as $json) {
+            if ([] !== $wanted && [] === array_diff($wanted, array_keys($this->kitchens->read($json)->people))) {
+                return $json;
+            }
+        }
+
+        return $kitchens[self::USUAL_KITCHEN];
     }
 }

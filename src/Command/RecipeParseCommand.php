@@ -14,7 +14,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('ladle:recipe:parse', 'Prints what a told or pasted recipe is understood as, with guesses and questions. Saves nothing.')]
-final class RecipeParseCommand extends Command
+final class RecipeParseCommand extends Command implements UsesTheBook
 {
     public function __construct(private readonly Intake $intake)
     {

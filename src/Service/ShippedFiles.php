@@ -27,6 +27,17 @@ final readonly class ShippedFiles
         return $recipes;
     }
 
+    /** @return array<string, string> kitchen documents by name */
+    public function kitchens(): array
+    {
+        $kitchens = [];
+        foreach (glob($this->folder.'/kitchens/*.json') ?: [] as $file) {
+            $kitchens[basename($file, '.json')] = self::contents($file);
+        }
+
+        return $kitchens;
+    }
+
     public function kitchen(string $name): string
     {
         return $this->read('kitchens/'.$name.'.json');

@@ -104,6 +104,24 @@ final class CommandsTest extends KernelTestCase
         }
     }
 
+    public function testAFeastThatShipsFindsItsKitchenAndLeavesInEveryFormat(): void
+    {
+        $tester = $this->tester('ladle:plan');
+        $file = __DIR__.'/../../data/feasts/boat-lamp.json';
+        self::assertSame(0, $tester->execute(['file' => $file, '--format' => 'csv']));
+        $lines = explode("\n", trim($tester->getDisplay()));
+        self::assertStringStartsWith('start,end,minutes', $lines[0]);
+        self::assertSame(0, $tester->execute(['file' => $file, '--format' => 'ics']));
+        self::assertSame(\count($lines) - 1, substr_count($tester->getDisplay(), 'BEGIN:VEVENT'));
+        self::assertSame(0, $tester->execute(['file' => $file, '--format' => 'ics', '--person' => 'ila']));
+        self::assertGreaterThan(3, substr_count($tester->getDisplay(), 'BEGIN:VEVENT'));
+        self::assertLessThan(\count($lines) - 1, substr_count($tester->getDisplay(), 'BEGIN:VEVENT'));
+        foreach ([['--format' => 'xls'], ['--format' => 'ics', '--person' => 'nobody']] as $options) {
+            self::assertSame(2, $tester->execute(['file' => $file, ...$options], ['capture_stderr_separately' => true]));
+            self::assertStringContainsString((string) end($options), $tester->getErrorOutput());
+        }
+    }
+
     public function testAFeastFileMayBringItsKitchenAndRecipes(): void
     {
         $data = __DIR__.'/../../data/';
