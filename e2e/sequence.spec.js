@@ -146,3 +146,29 @@ test('Bell-Raising Day: eighteen hundred guests, four sittings, on one sheet', a
     expect(await page.locator('.chart [data-activity]').count()).toBeGreaterThan(100);
     await expect(page.locator('.run-list')).toContainText('for Second sitting');
 });
+
+test('when time is short a garnish is left out with the keyboard, seen with its minutes, and put back on the menu', async ({ page }) => {
+    await open(page, '/feasts/2/what-if');
+    const trial = page.locator('[data-try="leave-out-pudding-garnish"]');
+    await expect(trial).toContainText('the fried top');
+    await trial.getByRole('link').press('Enter');
+    await expect(page.locator('.beside-table')).toContainText('Work by hand');
+    await page.getByRole('button', { name: 'Keep this' }).press('Enter');
+    await expect(page.getByRole('status').first()).toContainText('Kept');
+    expect(Object.keys(await starts(page, 2))).not.toContain('pudding/1/garnish');
+
+    await open(page, '/feasts/2/menu');
+    const dish = page.locator('.thali').filter({ has: page.getByRole('heading', { name: 'Split-pulse and coconut pudding' }) });
+    await settled(page, () => dish.getByRole('checkbox', { name: 'Fry coconut slivers, cashews and raisins' }).press('Space'));
+    expect(Object.keys(await starts(page, 2))).toContain('pudding/1/garnish');
+});
+
+test('a step tells how its minutes come about, with a click and on a phone', async ({ page }) => {
+    await open(page, '/feasts/1/run-sheet');
+    await page.locator('tr[data-step="basundi/1/reduce"] a').click();
+    await expect(page.locator('[data-account]')).toContainText('kg of water boil off');
+    await page.getByRole('link', { name: /Sweeten and flavour/ }).press('Enter');
+    await expect(page.getByRole('heading', { name: /How long/ })).toContainText('8 min');
+    await page.getByRole('link', { name: 'Back to the run sheet' }).click();
+    await expect(page.locator('.run-list')).toBeVisible();
+});

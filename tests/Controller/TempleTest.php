@@ -354,6 +354,41 @@ final class TempleTest extends BrowserCase
         self::assertResponseStatusCodeSame(403);
     }
 
+    /** @return iterable<string, array{string}> */
+    public static function notMinutes(): iterable
+    {
+        yield 'before nothing' => ['-5'];
+        yield 'more than a day' => ['1441'];
+        yield 'a word' => ['soon'];
+        yield 'half a minute' => ['7,5'];
+    }
+
+    #[DataProvider('notMinutes')]
+    public function testADishIsOnlyWishedEarlierByWholeMinutesOfADay(string $typed): void
+    {
+        $this->browser->request('GET', $this->at('menu'));
+        $form = $this->browser->getCrawler()->filter('#menu-form')->form();
+        $form['menu[dishes][1][readyEarlier]'] = $typed;
+        $this->browser->submit($form);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('.thali:nth-child(2) .fault', '0 to 1440');
+    }
+
+    public function testOnlyWhatMayBeLeftOutIsLeftOut(): void
+    {
+        $this->browser->request('GET', $this->at('menu'));
+        $form = $this->browser->getCrawler()->filter('#menu-form')->form();
+        $values = $form->getPhpValues();
+        self::assertIsArray($values['menu']);
+        self::assertIsArray($values['menu']['dishes']);
+        self::assertIsArray($values['menu']['dishes'][1]);
+        $values['menu']['dishes'][1]['leftOut'] = ['cook'];
+        $this->browser->request('POST', $form->getUri(), $values);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->request('GET', $this->at('step/pudding/1/cook'));
+        self::assertResponseIsSuccessful();
+    }
+
     public function testABaseIsMadeOrBoughtInMinutesAndMoney(): void
     {
         $this->browser->request('GET', $this->at('menu'));
