@@ -12,6 +12,7 @@ use App\View\RunSheetSide;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Planning\ClockChange;
 use FeastLadle\Planning\CutTimes;
 use FeastLadle\Planning\Pins;
 use FeastLadle\Planning\Rhythm;
@@ -63,7 +64,7 @@ final class RunSheetController extends StationController
         $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
         $places = StepPlaces::of($plan, $open->kitchen);
 
-        return $this->station('run_sheet', $open, $plan, ['form' => $form, 'chart' => $chart->draw($plan, $open, $side, $places), 'side' => $side, 'sides' => RunSheetSide::cases(), 'places' => $places, 'rhythms' => Rhythm::of($plan), 'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen), 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d')]);
+        return $this->station('run_sheet', $open, $plan, ['form' => $form, 'chart' => $chart->draw($plan, $open, $side, $places), 'side' => $side, 'sides' => RunSheetSide::cases(), 'places' => $places, 'rhythms' => Rhythm::of($plan), 'clocks' => ClockChange::during($plan, $open->feast->timeZone), 'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen), 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d')]);
     }
 
     /** Holds a step at a time, or lets it go; the rest is planned around it. */

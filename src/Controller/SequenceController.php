@@ -17,6 +17,7 @@ use App\View\StoveFrames;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\ClockChange;
 use FeastLadle\Planning\Earliness;
 use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Schedule\Risk;
@@ -97,7 +98,7 @@ final class SequenceController extends StationController
             }
         }
 
-        return $printer->print($request->query->has('strips') ? 'paper/strips.html.twig' : 'paper/wall.html.twig', ['feast' => $open->feast, 'kitchen' => $open->kitchen, 'plan' => $plan, 'strips' => $strips], $request, $open->feast->name.' run sheet');
+        return $printer->print($request->query->has('strips') ? 'paper/strips.html.twig' : 'paper/wall.html.twig', ['feast' => $open->feast, 'kitchen' => $open->kitchen, 'plan' => $plan, 'strips' => $strips, 'clocks' => ClockChange::during($plan, $open->feast->timeZone)], $request, $open->feast->name.' run sheet');
     }
 
     #[Route('/feasts/{id}/run-sheet.ics', name: 'run_sheet_ics', requirements: self::ID, methods: ['GET'])]

@@ -8,6 +8,7 @@ use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Planning\Plan;
 use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Recipe\CueKind;
 use Sabre\VObject\Component\VCalendar;
 
 /** The run sheet as iCalendar, of one person or of all; each step rings before it begins. */
@@ -60,7 +61,7 @@ final class PlanCalendar
             $lines[] = $bowl->amount.' '.$bowl->ingredient->name;
         }
         foreach ($step->step->cues as $cue) {
-            $lines[] = $cue->kind->value.': '.$cue->sign;
+            $lines[] = (CueKind::OnTheWay === $cue->kind ? 'on the way' : $cue->kind->value).': '.$cue->sign;
         }
 
         return implode("\n", array_filter($lines));

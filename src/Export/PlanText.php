@@ -7,6 +7,7 @@ namespace App\Export;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\ClockChange;
 use FeastLadle\Planning\Plan;
 
 /** A plan as plain text, to read in a terminal or print. */
@@ -35,6 +36,9 @@ final class PlanText
             $lines[] = \sprintf('  %-34s %12s   buy %s', $line->ingredient->name, $writer->main($line->ingredient, $line->needGrams), $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->packs.' × '.$line->ingredient->pack->name);
         }
         array_push($lines, '', 'RUN SHEET');
+        foreach (ClockChange::during($plan, $feast->timeZone) as $change) {
+            $lines[] = '  '.$change->sentence()->text();
+        }
         $day = '';
         foreach ($plan->steps as $step) {
             $start = $step->start->setTimezone($feast->timeZone);

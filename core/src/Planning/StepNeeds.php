@@ -192,7 +192,7 @@ final readonly class StepNeeds
             $people = $this->peopleFor($step->attention->skill);
             $hands = $this->peopleFor(Skill::Cook === $step->attention->skill ? Skill::AnyHands : $step->attention->skill);
             if ([] === $people || \count($hands) < $step->attention->people) {
-                return new Obstacle($planned->dish->id, '"{step}" needs {count} people who can do it; {there} have a shift.', ['step' => $step->title, 'count' => $step->attention->people, 'there' => [] === $people ? 0 : \count($hands)]);
+                return new Obstacle($planned->dish->id, 1 === $step->attention->people ? '"{step}" needs somebody who can do it, and nobody who can has a shift.' : '"{step}" needs {count} people who can do it; {there} have a shift.', ['step' => $step->title, 'count' => $step->attention->people, 'there' => [] === $people ? 0 : \count($hands)]);
             }
             $turns = $step->attention->turnMinutes > 0 && $range->likely > $step->attention->turnMinutes && 1 === $step->attention->people && \count($people) > 1;
             // Two who hand the spoon on are each taken by half, and a little for the handing over.
