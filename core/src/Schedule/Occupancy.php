@@ -1,0 +1,260 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/** What is placed so far, on which resources, and how to take it back: int lists, do and undo, no objects. */
+abstract class Occupancy
+{
+    /** @var array<int, int> start by activity; meaningless unless placed */
+    public array $start;
+
+    /** @var array<int, int> */
+    public array $end;
+
+    /** @var array<int, bool> */
+    public array $placed;
+
+    /** @var array<int, list<int>|null> resources taken, by choice; null while open */
+    public array $chosen;
+
+    /** @var array<int, int> how many placed activities rely on a choice */
+    protected array $reliance;
+
+    /** @var array<int, array<int, int>> by resource: activity → units */
+    protected array $actsOn;
+
+    /** @var array<int, array<int, int>> by resource: hold → units */
+    protected array $holdsOn;
+
+    /** @var array<int, array<int, true>> needs of a hold that stand in holdsOn, by hold */
+    protected array $registered;
+
+    /** @var array<int, int> placed members, by hold */
+    protected array $holdCount;
+
+    /** @var array<int, int> */
+    protected array $holdStart;
+
+    /** @var array<int, int> */
+    protected array $holdEnd;
+
+    public function __construct(protected readonly Network $network)
+    {
+        $this->clear();
+    }
+
+    public function clear(): void
+    {
+        $n = $this->network;
+        $size = $n->size;
+        $this->start = $this->end = $size > 0 ? array_fill(0, $size, 0) : [];
+        $this->placed = $size > 0 ? array_fill(0, $size, false) : [];
+        $choices = \count($n->options);
+        $this->chosen = $choices > 0 ? array_fill(0, $choices, null) : [];
+        $this->reliance = $choices > 0 ? array_fill(0, $choices, 0) : [];
+        $resources = \count($n->resourceIds);
+        $this->actsOn = $this->holdsOn = $resources > 0 ? array_fill(0, $resources, []) : [];
+        $holds = \count($n->holdIds);
+        $this->holdCount = $this->holdStart = $this->holdEnd = $holds > 0 ? array_fill(0, $holds, 0) : [];
+        $this->registered = $holds > 0 ? array_fill(0, $holds, []) : [];
+    }
+
+    /**
+     * @param array<int, list<int>> $choices resources for the choices this activity opens
+     */
+    public function place(int $i, int $start, int $duration, array $choices): void
+    {
+        $n = $this->network;
+        $this->start[$i] = $start;
+        $this->end[$i] = $start + $duration;
+        $this->placed[$i] = true;
+        foreach ($choices as $choice => $resources) {
+            $this->chosen[$choice] = $resources;
+        }
+        foreach ($n->needs[$i] as [$choice, $units]) {
+            ++$this->reliance[$choice];
+            if ($duration > 0) {
+                foreach ($this->chosen[$choice] ?? [] as $r) {
+                    $this->actsOn[$r][$i] = ($this->actsOn[$r][$i] ?? 0) + $units;
+                }
+            }
+        }
+        foreach ($n->holdsOf[$i] as $h) {
+            if (0 === $this->holdCount[$h]++) {
+                $this->holdStart[$h] = $start;
+                $this->holdEnd[$h] = $start + $duration;
+            } else {
+                if ($start < $this->holdStart[$h]) {
+                    $this->holdStart[$h] = $start;
+                }
+                if ($start + $duration > $this->holdEnd[$h]) {
+                    $this->holdEnd[$h] = $start + $duration;
+                }
+            }
+            foreach ($n->holdNeeds[$h] as $k => [$choice, $units]) {
+                ++$this->reliance[$choice];
+                if (null !== $this->chosen[$choice] && !isset($this->registered[$h][$k])) {
+                    $this->registered[$h][$k] = true;
+                    foreach ($this->chosen[$choice] as $r) {
+                        $this->holdsOn[$r][$h] = ($this->holdsOn[$r][$h] ?? 0) + $units;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * Takes out activities; a hold that keeps members shrinks to what is left of it.
+     *
+     * @param list<int> $activities
+     */
+    public function remove(array $activities): void
+    {
+        $n = $this->network;
+        $shrunk = [];
+        foreach ($activities as $i) {
+            if (!$this->placed[$i]) {
+                continue;
+            }
+            $this->placed[$i] = false;
+            foreach ($n->needs[$i] as [$choice]) {
+                foreach ($this->chosen[$choice] ?? [] as $r) {
+                    unset($this->actsOn[$r][$i]);
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                if (0 === --$this->holdCount[$h]) {
+                    foreach ($n->holdNeeds[$h] as [$choice]) {
+                        foreach ($this->chosen[$choice] ?? [] as $r) {
+                            unset($this->holdsOn[$r][$h]);
+                        }
+                    }
+                    $this->registered[$h] = [];
+                } else {
+                    $shrunk[$h] = $h;
+                }
+            }
+            foreach ($n->needs[$i] as [$choice]) {
+                if (0 === --$this->reliance[$choice]) {
+                    $this->chosen[$choice] = null;
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (0 === --$this->reliance[$choice]) {
+                        $this->chosen[$choice] = null;
+                    }
+                }
+            }
+        }
+        foreach ($shrunk as $h) {
+            $from = \PHP_INT_MAX;
+            $to = \PHP_INT_MIN;
+            foreach ($n->holdMembers[$h] as $i) {
+                if ($this->placed[$i]) {
+                    $from = min($from, $this->start[$i]);
+                    $to = max($to, $this->end[$i]);
+                }
+            }
+            $this->holdStart[$h] = $from;
+            $this->holdEnd[$h] = $to;
+            foreach ($n->holdNeeds[$h] as $k => [$choice]) {
+                // Markers alone hold nothing: whoever comes back may choose anew.
+                if ($from === $to && null !== $this->chosen[$choice] && $this->reliance[$choice] === $this->holdCount[$h]) {
+                    foreach ($this->chosen[$choice] as $r) {
+                        unset($this->holdsOn[$r][$h]);
+                    }
+                    unset($this->registered[$h][$k]);
+                    $this->chosen[$choice] = null;
+                }
+            }
+        }
+    }
+
+    /**
+     * Takes activities out so that they can be put back just as they were.
+     *
+     * @param list<int> $activities
+     *
+     * @return list<array{int, int, int, array<int, list<int>>}> activity, start, duration, resources by choice
+     */
+    public function lift(array $activities): array
+    {
+        $n = $this->network;
+        $lifted = [];
+        foreach ($activities as $i) {
+            if (!$this->placed[$i]) {
+                continue;
+            }
+            $choices = [];
+            foreach ($n->needs[$i] as [$choice]) {
+                if (null !== $this->chosen[$choice]) {
+                    $choices[$choice] = $this->chosen[$choice];
+                }
+            }
+            foreach ($n->holdsOf[$i] as $h) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (null !== $this->chosen[$choice]) {
+                        $choices[$choice] = $this->chosen[$choice];
+                    }
+                }
+            }
+            $lifted[] = [$i, $this->start[$i], $this->end[$i] - $this->start[$i], $choices];
+        }
+        $this->remove($activities);
+
+        return $lifted;
+    }
+
+    /** @param list<array{int, int, int, array<int, list<int>>}> $lifted as lift() gave it */
+    public function putBack(array $lifted): void
+    {
+        foreach ($lifted as [$i, $start, $duration, $choices]) {
+            $this->place($i, $start, $duration, $choices);
+        }
+    }
+
+    /**
+     * Choices that put something on a resource within [from, to).
+     *
+     * @return list<array{int, int}> choice, and an activity that relies on it
+     */
+    public function occupants(int $r, int $from, int $to): array
+    {
+        $n = $this->network;
+        $occupants = [];
+        foreach ($this->actsOn[$r] as $j => $_) {
+            if ($this->start[$j] < $to && $from < $this->end[$j]) {
+                foreach ($n->needs[$j] as [$choice]) {
+                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
+                        $occupants[] = [$choice, $j];
+                    }
+                }
+            }
+        }
+        foreach ($this->holdsOn[$r] as $h => $_) {
+            if ($this->holdStart[$h] < $to && $from < $this->holdEnd[$h]) {
+                foreach ($n->holdNeeds[$h] as [$choice]) {
+                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
+                        $occupants[] = [$choice, $n->holdMembers[$h][0]];
+                    }
+                }
+            }
+        }
+
+        return $occupants;
+    }
+
+    /** Whether some member of a hold is placed. */
+    public function isBegun(int $hold): bool
+    {
+        return $this->holdCount[$hold] > 0;
+    }
+
+    public function isOpen(int $choice): bool
+    {
+        return null === $this->chosen[$choice];
+    }
+}
