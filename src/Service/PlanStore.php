@@ -32,7 +32,7 @@ final readonly class PlanStore
     private const SEARCH_MS = 400;
 
     /** Raise when the planner changes, so that kept plans are computed anew. */
-    private const PLANNER = 'planner-14';
+    private const PLANNER = 'planner-15';
 
     public function __construct(
         private FeastPlanRepository $plans,
@@ -73,10 +73,11 @@ final readonly class PlanStore
         $kept = $this->plans->of($open->record);
         $root = Node::root(json_decode($kept->getDocument(), true, 64, \JSON_THROW_ON_ERROR), new Faults());
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
-        $better = $this->planner->improve($open->feast, $open->kitchen, $plan, $notBefore, Budget::milliseconds(self::SEARCH_MS), $seed);
+        $better = $this->planner->improve($plan->isToTheMinute ? $open->feast->atTheMinute() : $open->feast, $open->kitchen, $plan, $notBefore, Budget::milliseconds(self::SEARCH_MS), $seed);
         if (null === $better) {
             return $plan;
         }
+        $better = $plan->isToTheMinute ? $better->toTheMinute() : $better;
         $kept->keep($this->fingerprint($open), $this->written($better, $notBefore), $this->clock->now());
         $this->entities->flush();
 
@@ -148,6 +149,7 @@ final readonly class PlanStore
 
         return json_encode([
             'notBefore' => $notBefore?->getTimestamp(),
+            'toTheMinute' => $plan->isToTheMinute,
             'without' => array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
             'obstacles' => array_map($obstacle, $plan->obstacles),
             'reasons' => array_map(static fn (DishTiming $t): array => array_map($obstacle, $t->reasons), $plan->timings),
@@ -168,9 +170,12 @@ final readonly class PlanStore
             return new Obstacle($node->at('dish')->string(''), $node->at('template')->string('', 500), $values);
         };
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
-        $quantities = $this->planner->quantities($open->feast, $open->kitchen);
-        $draft = $this->planner->draft($open->feast, $open->kitchen, $quantities, $notBefore, array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()));
-        $plan = $this->planner->assemble($open->feast, $open->kitchen, $quantities, $draft, (new SolutionReader())->fromNode($root->at('solution'), $faults));
+        $toTheMinute = $root->at('toTheMinute')->bool(false);
+        $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
+        $quantities = $this->planner->quantities($feast, $open->kitchen);
+        $draft = $this->planner->draft($feast, $open->kitchen, $quantities, $notBefore, array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()));
+        $plan = $this->planner->assemble($feast, $open->kitchen, $quantities, $draft, (new SolutionReader())->fromNode($root->at('solution'), $faults));
+        $plan = $toTheMinute ? $plan->toTheMinute() : $plan;
         $timings = [];
         foreach ($plan->timings as $dish => $timing) {
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, array_map($obstacle, $root->at('reasons')->at($dish)->items()));

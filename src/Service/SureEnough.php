@@ -27,7 +27,7 @@ final readonly class SureEnough
         $feast = $open->feast;
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             $plan = $this->planner->plan($feast, $open->kitchen);
-            if (SolutionStatus::Feasible !== $plan->solution->status || [] === $plan->steps) {
+            if (SolutionStatus::Feasible !== $plan->solution->status || [] === $plan->steps || $plan->isToTheMinute) {
                 break;
             }
             $wanted = Earliness::wanted($plan, Risk::of($plan->problem, $plan->solution, grace: $plan->margins));

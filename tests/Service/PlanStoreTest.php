@@ -44,6 +44,20 @@ final class PlanStoreTest extends KernelTestCase
         self::assertEquals($first->timings, $again->timings);
     }
 
+    public function testAPlanWithoutTheRoomThatWasWishedComesBackSo(): void
+    {
+        $open = $this->withGrownUps($this->open(), 80);
+        $plans = self::getContainer()->get(PlanStore::class);
+        $first = $plans->plan($open);
+        self::assertTrue($first->isToTheMinute);
+        $again = $plans->plan($this->open());
+        self::assertTrue($again->isToTheMinute);
+        self::assertTrue($plans->isKept($open));
+        self::assertEquals($first->steps, $again->steps);
+        self::assertTrue($plans->improve($this->open(), 3)->isToTheMinute);
+        self::assertTrue($plans->plan($this->open())->isToTheMinute);
+    }
+
     public function testAKeptPlanThatHoldsNoLongerIsMadeAnew(): void
     {
         $plans = self::getContainer()->get(PlanStore::class);

@@ -25,4 +25,9 @@ final readonly class Dish
     {
         return new self('base-'.$recipe->slug, $letter, $recipe, null, 1.0, [], true);
     }
+
+    public function atTheMinute(): self
+    {
+        return new self($this->id, $this->letter, $this->recipe, $this->portion, $this->uptake, $this->pots, $this->isBase);
+    }
 }

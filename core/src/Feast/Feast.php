@@ -41,6 +41,18 @@ final readonly class Feast
         return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, [...$this->shifts, $shift], $this->dishes, $this->boxes, $this->rules, $this->marginMinutes, $this->pins, $this->otherWork);
     }
 
+    /** Whether anything is wished to be ready before its moment. */
+    public function wishesRoom(): bool
+    {
+        return $this->marginMinutes > 0 || [] !== array_filter($this->dishes, static fn (Dish $d): bool => $d->readyEarlier > 0);
+    }
+
+    /** The same feast, with everything ready at its moment and no sooner. */
+    public function atTheMinute(): self
+    {
+        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, $this->shifts, array_map(static fn (Dish $d): Dish => $d->atTheMinute(), $this->dishes), $this->boxes, $this->rules, 0, $this->pins, $this->otherWork);
+    }
+
     public function guests(): int
     {
         return array_sum(array_map(static fn (Group $g): int => $g->count, $this->groups));

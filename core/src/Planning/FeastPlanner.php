@@ -56,8 +56,25 @@ final readonly class FeastPlanner
         return (new ScheduleBuilder($feast, $kitchen, $this->larder, $quantities))->build($notBefore, $without);
     }
 
-    /** @param Solution|null $near a former plan of the same beginning, from which as little as may be should move */
+    /**
+     * With room before the moments as it is wished; to the minute where that is the only way to have everything, or everything in time.
+     *
+     * @param Solution|null $near a former plan of the same beginning, from which as little as may be should move
+     */
     public function plan(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null, ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Plan
+    {
+        $plan = $this->planned($feast, $kitchen, $notBefore, $budget, $seed, $near);
+        // What can't be cooked at all, or not even alone, is not helped by less room.
+        if (!$feast->wishesRoom() || (!$plan->isLate() && [] === array_filter($plan->obstacles, static fn (Obstacle $o): bool => Fitting::NO_ROOM === $o->template))) {
+            return $plan;
+        }
+        $bare = $this->planned($feast->atTheMinute(), $kitchen, $notBefore, $budget, $seed, $near);
+        $lacks = static fn (Plan $p): array => [[] === $p->steps ? 1 : 0, \count($p->obstacles), array_sum(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $p->timings))];
+
+        return $lacks($bare) < $lacks($plan) ? $bare->toTheMinute() : $plan;
+    }
+
+    private function planned(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore, ?Budget $budget, int $seed, ?Solution $near): Plan
     {
         $quantities = $this->quantities($feast, $kitchen);
         $draft = $this->draft($feast, $kitchen, $quantities, $notBefore);

@@ -15,6 +15,8 @@ use FeastLadle\Schedule\Solver;
 /** When a whole menu finds no plan: which dishes must be left out so that the others get one, and why. */
 final readonly class Fitting
 {
+    public const NO_ROOM = 'No room was found for it beside the dishes before it on the menu: fires, pots or hands are taken.';
+
     /** For each question; the answer is wanted soon. */
     private const TRIAL_MS = 40;
 
@@ -48,7 +50,7 @@ final readonly class Fitting
             if (SolutionStatus::Feasible === $solution->status) {
                 $kept[] = $dish;
             } else {
-                $out[$dish] = new Obstacle($dish, 'No room was found for it beside the dishes before it on the menu: fires, pots or hands are taken.');
+                $out[$dish] = new Obstacle($dish, self::NO_ROOM);
             }
         }
 

@@ -14,11 +14,12 @@ use FeastLadle\Schedule\SolutionStatus;
 final readonly class Plan
 {
     /**
-     * @param list<PlannedStep>         $steps     by start
-     * @param array<string, DishTiming> $timings   by dish id
-     * @param list<PlannedJob>          $jobs      work beside the recipes, by start
-     * @param list<Obstacle>            $obstacles dishes that can't be cooked or placed at all, and why
-     * @param array<string, int>        $margins   minutes by which what must meet a moment is planned before it, by activity
+     * @param list<PlannedStep>         $steps         by start
+     * @param array<string, DishTiming> $timings       by dish id
+     * @param list<PlannedJob>          $jobs          work beside the recipes, by start
+     * @param list<Obstacle>            $obstacles     dishes that can't be cooked or placed at all, and why
+     * @param bool                      $isToTheMinute there was no room to be ready before the moments, as was wished
+     * @param array<string, int>        $margins       minutes by which what must meet a moment is planned before it, by activity
      */
     public function __construct(
         public Quantities $quantities,
@@ -31,6 +32,7 @@ final readonly class Plan
         public bool $isScheduled = true,
         public array $jobs = [],
         public array $margins = [],
+        public bool $isToTheMinute = false,
     ) {
     }
 
@@ -58,6 +60,11 @@ final readonly class Plan
         return false;
     }
 
+    public function toTheMinute(): self
+    {
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins, true);
+    }
+
     /** Minutes that people stand with their hands in it, those of two counted twice. */
     public function handMinutes(): int
     {
@@ -67,12 +74,12 @@ final readonly class Plan
     /** @param array<string, DishTiming> $timings */
     public function withTimings(array $timings): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins);
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins, $this->isToTheMinute);
     }
 
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs, $this->margins);
+        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs, $this->margins, $this->isToTheMinute);
     }
 }

@@ -55,6 +55,20 @@ final class EarlinessTest extends TestCase
         self::assertSame(10, Earliness::usual(Shipped::recipe('pineapple-kesari')));
     }
 
+    public function testRoomIsGivenUpBeforeADishIs(): void
+    {
+        $planner = new FeastPlanner(Shipped::larder());
+        $feast = Shipped::feast(80);
+        $plan = $planner->plan($feast, Shipped::kitchen());
+
+        self::assertTrue($feast->wishesRoom());
+        self::assertTrue($plan->isToTheMinute, 'ninety guests on two rings leave no room');
+        self::assertSame([], $plan->obstacles);
+        self::assertSame([0], array_values(array_unique($plan->margins)));
+        self::assertFalse($feast->atTheMinute()->wishesRoom());
+        self::assertFalse($planner->plan(Shipped::feast(), Shipped::kitchen())->isToTheMinute);
+    }
+
     private function temple(int $earlier): Feast
     {
         return Shipped::templeFeast(static function (array $document) use ($earlier): array {
