@@ -42,7 +42,7 @@ test('what does not come in time', async ({ page }) => {
         await field.fill('110');
         await field.press('Tab');
     });
-    await expect(page.locator('[data-station=run_sheet]')).not.toContainText('being planned');
+    await expect(page.locator('[data-station=run_sheet]')).not.toContainText('being planned', { timeout: 30_000 });
     await page.screenshot({ path: `${folder}/not-in-time.png` });
 });
 
