@@ -63,33 +63,31 @@ final readonly class FeastPlanner
      */
     public function plan(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null, ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Plan
     {
-        $plan = $this->planned($feast, $kitchen, $notBefore, $budget, $seed, $near);
-        // What can't be cooked at all, or not even alone, is not helped by less room.
-        if (!$feast->wishesRoom() || (!$plan->isLate() && [] === array_filter($plan->obstacles, static fn (Obstacle $o): bool => Fitting::NO_ROOM === $o->template))) {
-            return $plan;
+        $best = $this->attempt($feast, $kitchen, $notBefore, [], $budget, $seed, $near);
+        $budget ??= self::budgetFor($best->draft->problem);
+        if (!$best->isFeasible()) {
+            $best = $this->attempt($feast, $kitchen, $notBefore, (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $best->plan->quantities, $notBefore), $budget, $seed);
         }
-        $bare = $this->planned($feast->atTheMinute(), $kitchen, $notBefore, $budget, $seed, $near);
-        $lacks = static fn (Plan $p): array => [[] === $p->steps ? 1 : 0, \count($p->obstacles), array_sum(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $p->timings))];
+        if ($best->isCramped() && $feast->wishesRoom()) {
+            $bare = $this->attempt($feast->atTheMinute(), $kitchen, $notBefore, [], $budget, $seed, $near);
+            if (!$bare->isFeasible() && [] !== $best->leftOut) {
+                $bare = $this->attempt($bare->feast, $kitchen, $notBefore, $best->leftOut, $budget, $seed);
+            }
+            $best = $best->orBetter($bare);
+        }
+        $plan = (new Lateness($this))->explain($best->plan, $best->feast, $kitchen, $best->draft, $notBefore);
 
-        return $lacks($bare) < $lacks($plan) ? $bare->toTheMinute() : $plan;
+        return $best->feast === $feast ? $plan : $plan->toTheMinute();
     }
 
-    private function planned(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore, ?Budget $budget, int $seed, ?Solution $near): Plan
+    /** @param list<Obstacle> $leftOut dishes that are left out, and why */
+    private function attempt(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore, array $leftOut, ?Budget $budget, int $seed, ?Solution $near = null): Attempt
     {
         $quantities = $this->quantities($feast, $kitchen);
-        $draft = $this->draft($feast, $kitchen, $quantities, $notBefore);
-        $budget ??= self::budgetFor($draft->problem);
-        $solution = (new Solver())->solve($draft->problem, $budget, $seed, $near);
-        $leftOut = [];
-        if (SolutionStatus::Feasible !== $solution->status) {
-            $leftOut = (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $quantities, $notBefore);
-            $draft = $this->draft($feast, $kitchen, $quantities, $notBefore, array_map(static fn (Obstacle $o): string => $o->dish, $leftOut));
-            $solution = (new Solver())->solve($draft->problem, $budget, $seed);
-        }
-        $draft = $draft->withObstacles($leftOut);
-        $plan = $this->assemble($feast, $kitchen, $quantities, $draft, $solution);
+        $draft = $this->draft($feast, $kitchen, $quantities, $notBefore, array_map(static fn (Obstacle $o): string => $o->dish, $leftOut))->withObstacles($leftOut);
+        $solution = (new Solver())->solve($draft->problem, $budget ?? self::budgetFor($draft->problem), $seed, $near);
 
-        return (new Lateness($this))->explain($plan, $feast, $kitchen, $draft, $notBefore);
+        return new Attempt($feast, $draft, $this->assemble($feast, $kitchen, $quantities, $draft, $solution), $leftOut);
     }
 
     /** Goes on looking from a plan; null when nothing better was found in the time. */
