@@ -31,7 +31,7 @@ final class BoilsAway
             }
             $here = [];
             foreach ($kitchen->burners as $burner) {
-                $minutes = $timer->minutes($flow, $pots[$id], $scale, $burner);
+                $minutes = $timer->minutes($flow, $pots[$id], $step->once ? $scale * $plan->batches : $scale, $burner);
                 if (null !== $minutes) {
                     $here[] = $timer->netKw($flow, $pots[$id], $burner) * $minutes->exact;
                 }

@@ -8,6 +8,7 @@ use FeastLadle\Batch\BatchPlan;
 use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
 use FeastLadle\Portion\Demand;
+use FeastLadle\Recipe\Step;
 
 /** A dish with all its quantities. */
 final readonly class PlannedDish
@@ -35,6 +36,12 @@ final readonly class PlannedDish
     public function scale(): float
     {
         return $this->factor / $this->batchPlan->batches;
+    }
+
+    /** What one doing of a step is, as a multiple of the recipe as written: a batch, or all of them at once. */
+    public function scaleOf(Step $step): float
+    {
+        return $step->once ? $this->factor : $this->scale();
     }
 
     public function canBeCooked(): bool

@@ -243,7 +243,11 @@ final class ScheduleBuilder
         $this->lastMinutes = $ranges[$dish->recipe->lastStep]->likely;
         foreach ($dish->recipe->steps as $step) {
             foreach ($flow->places($step) as $batch) {
-                $share = Growth::Fixed === $step->time->growth ? 1.0 : $flow->share($batch);
+                $share = match ($step->time->growth) {
+                    Growth::Fixed => 1.0,
+                    Growth::Mass => $flow->share($batch) ** $step->time->power,
+                    default => $flow->share($batch),
+                };
                 $this->activity($planned, $step, $batch, $ranges[$step->id]->times($share), $this->forBatch($needs[$step->id], $planned, $batch, $share), $minute);
             }
         }

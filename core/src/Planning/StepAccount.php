@@ -22,7 +22,7 @@ final readonly class StepAccount
         $minutes = (new StepTimer($kitchen, $this->larder))->minutes(
             $dish->batchPlan->ledger->flow($planned->step->id),
             $dish->batchPlan->potOfStep()[$planned->step->id] ?? null,
-            $dish->scale(),
+            $dish->scaleOf($planned->step),
             null === $planned->burner ? null : $kitchen->burners[$planned->burner],
             $account,
         );

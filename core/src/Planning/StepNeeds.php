@@ -180,7 +180,7 @@ final readonly class StepNeeds
             }
         }
         if (null === $range) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scale(), null);
+            $minutes = $this->timer->minutes($flow, $pot, $planned->scaleOf($step), null);
             if (null === $minutes) {
                 return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', ['step' => $step->title, 'room' => $this->kitchen->roomCelsius]);
             }
@@ -229,7 +229,7 @@ final readonly class StepNeeds
     {
         $times = [];
         foreach ($this->kitchen->burners as $burner) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scale(), $burner);
+            $minutes = $this->timer->minutes($flow, $pot, $planned->scaleOf($flow->step), $burner);
             if (null !== $minutes) {
                 $times[$burner->id] = $minutes;
             }

@@ -47,8 +47,8 @@ final readonly class VesselNeeds
                 continue;
             }
             foreach (Flame::None === $flow->step->flame ? [null] : $this->kitchen->burners as $burner) {
-                $own = $this->timer->minutes($flow, $choice, $planned->scale(), $burner);
-                $there = $this->timer->minutes($flow, $other, $planned->scale(), $burner);
+                $own = $this->timer->minutes($flow, $choice, $planned->scaleOf($flow->step), $burner);
+                $there = $this->timer->minutes($flow, $other, $planned->scaleOf($flow->step), $burner);
                 if (null !== $own && (null === $there || $there->likely > self::AS_GOOD_AS * $own->likely + 1)) {
                     return false;
                 }
