@@ -57,6 +57,9 @@ final class PlanCalendar
     private function words(PlannedStep $step, Kitchen $kitchen): string
     {
         $lines = [implode(', ', array_filter([null === $step->burner ? '' : $kitchen->burners[$step->burner]->name, ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)]))];
+        if ($step->lid) {
+            $lines[] = 'Lid on until it is hot.';
+        }
         foreach ($step->bowls as $bowl) {
             $lines[] = $bowl->amount.' '.$bowl->ingredient->name;
         }

@@ -66,7 +66,7 @@ final class PlanJson
         return [
             'dish' => $step->key->dish, 'batch' => $step->key->batch, 'for' => $step->for?->id, 'step' => $step->key->step, 'title' => $step->step->title,
             'start' => $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'end' => $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'minutes' => [$step->minMinutes, $step->minutes(), $step->maxMinutes],
-            'attention' => $step->step->attention->kind->value, 'burner' => $step->burner, 'vessels' => $step->vessels, 'people' => $step->people,
+            'attention' => $step->step->attention->kind->value, 'burner' => $step->burner, 'lid' => $step->lid, 'vessels' => $step->vessels, 'people' => $step->people,
             'bowls' => array_map(static fn (MeasuredBowl $b): array => ['ingredient' => $b->ingredient->id, 'grams' => round($b->grams, 2), 'amount' => $b->amount], $step->bowls),
         ];
     }

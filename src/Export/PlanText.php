@@ -48,7 +48,7 @@ final class PlanText
             }
             $where = array_filter([null === $step->burner ? null : $kitchen->burners[$step->burner]->name, ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)]);
             $who = [] === $step->people ? 'by itself' : implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $step->people));
-            $lines[] = \sprintf('  %s–%s  %s %s%s · %s%s', $start->format('H:i'), $step->end->setTimezone($feast->timeZone)->format('H:i'), $step->dish->dish->letter, $step->step->title, WhichBatch::of($step), $who, [] === $where ? '' : ' · '.implode(', ', $where));
+            $lines[] = \sprintf('  %s–%s  %s %s%s · %s%s%s', $start->format('H:i'), $step->end->setTimezone($feast->timeZone)->format('H:i'), $step->dish->dish->letter, $step->step->title, WhichBatch::of($step), $who, [] === $where ? '' : ' · '.implode(', ', $where), $step->lid ? ' · lid on until it is hot' : '');
         }
 
         foreach ($plan->jobs as $job) {

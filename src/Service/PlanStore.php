@@ -32,7 +32,7 @@ final readonly class PlanStore
     private const SEARCH_MS = 400;
 
     /** Raise when the planner changes, so that kept plans are computed anew. */
-    private const PLANNER = 'planner-16';
+    private const PLANNER = 'planner-17';
 
     public function __construct(
         private FeastPlanRepository $plans,

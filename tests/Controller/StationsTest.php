@@ -98,6 +98,29 @@ final class StationsTest extends BrowserCase
         }
     }
 
+    public function testABetterPlanIsLookedForAndKept(): void
+    {
+        // Eighty guests on two rings leave something to look for.
+        $this->browser->request('GET', $this->address('guests'));
+        $this->browser->submitForm('Take over', ['guests[groups][0][count]' => '70']);
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->request('GET', $this->address('run-sheet'));
+        $token = (string) $this->browser->getCrawler()->filter('.search')->attr('data-token');
+        $this->browser->request('GET', $this->address('plan.json'));
+        /** @var array{schedule: array{objective: int}} $before */
+        $before = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        $this->browser->request('POST', $this->address('search'), ['_token' => $token, 'round' => '2']);
+        $found = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($found);
+        self::assertLessThanOrEqual($before['schedule']['objective'], $found['objective']);
+        $this->browser->request('GET', $this->address('plan.json'));
+        /** @var array{schedule: array{objective: int}} $after */
+        $after = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertSame($found['objective'], $after['schedule']['objective'], 'The better plan is kept.');
+        $this->browser->request('POST', $this->address('search'), ['_token' => 'forged']);
+        self::assertResponseStatusCodeSame(403);
+    }
+
     public function testTheScheduleProblemComesInTheOpenFormat(): void
     {
         $this->browser->request('GET', $this->address('schedule-problem.json'));

@@ -317,7 +317,7 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('#hands-form .fault', 'hours:minutes');
     }
 
-    public function testWhatATrialBringsIsMeasuredAndABetterPlanIsLookedFor(): void
+    public function testWhatATrialBringsIsMeasured(): void
     {
         $this->browser->request('GET', $this->at('what-if/verdict?try=fire'));
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
@@ -329,29 +329,6 @@ final class TempleTest extends BrowserCase
         self::assertMatchesRegularExpression('/^stays in time, \d+ min less by hand$/', $verdict['says']);
         $this->browser->request('GET', $this->at('what-if/verdict?try=nothing'));
         self::assertResponseStatusCodeSame(404);
-        // With nothing planned before its moment there is something to look for.
-        $this->browser->request('GET', $this->at('menu'));
-        $form = $this->browser->getCrawler()->filter('#menu-form')->form();
-        for ($i = 0; $i < 6; ++$i) {
-            $form["menu[dishes][$i][readyEarlier]"] = '';
-        }
-        $this->browser->submit($form);
-        self::assertResponseStatusCodeSame(303);
-        $this->browser->request('GET', $this->at('run-sheet'));
-        $token = (string) $this->browser->getCrawler()->filter('.search')->attr('data-token');
-        $this->browser->request('GET', $this->at('plan.json'));
-        /** @var array{schedule: array{objective: int}} $before */
-        $before = json_decode((string) $this->browser->getResponse()->getContent(), true);
-        $this->browser->request('POST', $this->at('search'), ['_token' => $token, 'round' => '2']);
-        $found = json_decode((string) $this->browser->getResponse()->getContent(), true);
-        self::assertIsArray($found);
-        self::assertLessThanOrEqual($before['schedule']['objective'], $found['objective']);
-        $this->browser->request('GET', $this->at('plan.json'));
-        /** @var array{schedule: array{objective: int}} $after */
-        $after = json_decode((string) $this->browser->getResponse()->getContent(), true);
-        self::assertSame($found['objective'], $after['schedule']['objective'], 'The better plan is kept.');
-        $this->browser->request('POST', $this->at('search'), ['_token' => 'forged']);
-        self::assertResponseStatusCodeSame(403);
     }
 
     /** @return iterable<string, array{string}> */

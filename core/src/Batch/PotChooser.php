@@ -6,6 +6,7 @@ namespace FeastLadle\Batch;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\VesselRun;
+use FeastLadle\Heat\OpenPot;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
@@ -208,9 +209,11 @@ final readonly class PotChooser
             $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
             $best = 0.0;
             foreach ($this->kitchen->burners as $burner) {
-                $best = max($best, $flow->step->process->heatCap()->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)));
+                $best = max($best, $flow->heatCap($this->larder)->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)));
             }
-            if ($best <= $this->kitchen->openPot()->lossKwPerM2($target) * $shape->surfaceM2($depth)) {
+            // What only has to get hot may do so under a lid.
+            $openness = Growth::WarmUp === $flow->step->time->growth && $flow->heatCap($this->larder)->maybeCovered() ? OpenPot::LID_ON : OpenPot::UNCOVERED;
+            if ($best <= $this->kitchen->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
                 return false;
             }
         }

@@ -12,6 +12,11 @@ final readonly class Contents
     /** ml per gram of water at 20 °C */
     private const WATER_ML = 1.002;
 
+    /** What counts as milk, and how much of it matters (kitchen estimates). */
+    private const MILK_WATER = 0.65;
+    private const MILK_FAT = 0.003;
+    private const MUCH = 0.1;
+
     /** Grain that is hotter has been cooked and holds more water. */
     private const COOKED_CELSIUS = 60.0;
 
@@ -116,6 +121,30 @@ final readonly class Contents
     public function holdsGrain(Larder $larder): bool
     {
         return [] !== array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->cooked) && $this->waterGrams($larder) > 0.2 * $this->massGrams();
+    }
+
+    /** Whether it is milk, of an animal or a plant, or has so much of it that it climbs and catches. */
+    public function isMilky(Larder $larder): bool
+    {
+        $milk = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $is = $larder->get($id)->composition;
+            // Fat finely spread in much water; what has little water is butter or nuts.
+            $milk += $is->water >= self::MILK_WATER && $is->fat >= self::MILK_FAT ? $grams : 0.0;
+        }
+
+        return $milk > self::MUCH * $this->massGrams();
+    }
+
+    public function starchShare(Larder $larder): float
+    {
+        return array_sum(array_map(fn (string $id): float => $this->grams[$id] * $larder->get($id)->composition->starch, array_keys($this->grams))) / max(1e-9, $this->massGrams());
+    }
+
+    /** All that is not water. */
+    public function solidsShare(Larder $larder): float
+    {
+        return 1 - $this->waterGrams($larder) / max(1e-9, $this->massGrams());
     }
 
     public function fatGrams(Larder $larder): float

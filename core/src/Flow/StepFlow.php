@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Heat\HeatCap;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Step;
 
 /** What passes through a step in one batch (or in the one go, for a step done once). */
 final readonly class StepFlow
 {
+    /** From this share of starch on a boiling liquid catches like thin pudding. */
+    private const STARCHY = 0.03;
+
     /**
      * @param Contents                $taken     all that enters, before anything leaves
      * @param Contents                $gives     what is there at the end
@@ -37,6 +42,20 @@ final readonly class StepFlow
         public bool $softens = false,
         public bool $isSoft = false,
     ) {
+    }
+
+    /** The most heat that it stands at the bottom: by what is done, and for boiling by what really is in the pot. */
+    public function heatCap(Larder $larder): HeatCap
+    {
+        $cap = $this->step->process->heatCap();
+        if (HeatCap::Milk !== $cap) {
+            return $cap;
+        }
+        if (!$this->taken->isMilky($larder)) {
+            return $this->taken->starchShare($larder) > self::STARCHY ? HeatCap::ThinPudding : HeatCap::Water;
+        }
+
+        return HeatCap::ofMilk(($this->taken->solidsShare($larder) + $this->gives->solidsShare($larder)) / 2);
     }
 
     /** What a later step finds here: all of it, or one output. */

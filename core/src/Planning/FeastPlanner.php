@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace FeastLadle\Planning;
 
 use FeastLadle\Feast\Feast;
+use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\LinkType;
@@ -170,6 +172,7 @@ final readonly class FeastPlanner
         $timings = [];
         $vessels = $this->vesselsByStep($quantities, $draft, $solution);
         $numbers = $this->batchNumbers($draft, $solution);
+        $timer = new StepTimer($kitchen, $this->larder);
         foreach ($draft->steps as $id => $key) {
             $placement = $solution->activities[$id];
             $planned = $quantities->dishes[$key->dish];
@@ -191,6 +194,7 @@ final readonly class FeastPlanner
                 new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step), $planned, $step, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end),
                 (int) round($length * $range->min / max(1, $range->likely)), (int) round($length * $range->max / max(1, $range->likely)),
                 $burner, $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [], $people, $this->bowls($planned->bowls[$key->step], $draft->flows[$key->dish]->share($key->batch), $kitchen), $id, $key->batch < 0 ? $draft->flows[$key->dish]->wave($key->batch)->moment : null,
+                $this->lid($planned, $step, null === $burner ? null : $kitchen->burners[$burner], $timer),
             );
             if (isset($draft->lastOf[$id])) {
                 $timing = DishTiming::at($key->dish, $draft->momentOf[$id]->at, $draft->instant($placement->end));
@@ -200,6 +204,13 @@ final readonly class FeastPlanner
         usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [$b->startMinute, $b->endMinute, $b->key->id()]);
 
         return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles, true, $this->jobs($feast, $kitchen, $draft, $solution), $this->margins($feast, $draft));
+    }
+
+    private function lid(PlannedDish $planned, Step $step, ?Burner $burner, StepTimer $timer): bool
+    {
+        $pot = $planned->batchPlan->potOfStep()[$step->id] ?? null;
+
+        return null !== $pot && null !== $burner && $timer->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
     }
 
     /** @return array<string, int> by activity */

@@ -16,6 +16,7 @@ final readonly class PlannedStep
      * @param list<string>       $people   person ids
      * @param list<MeasuredBowl> $bowls
      * @param string             $activity its id in the schedule problem; batches are numbered anew for the cook
+     * @param bool               $lid      the lid is on until it is hot; its minutes count on it
      * @param Moment|null        $for      the moment whose batches it takes up, where it is done for each of several
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class PlannedStep
         public array $bowls,
         public string $activity,
         public ?Moment $for = null,
+        public bool $lid = false,
     ) {
     }
 

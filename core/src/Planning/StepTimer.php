@@ -11,6 +11,7 @@ use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
+use FeastLadle\Heat\OpenPot;
 use FeastLadle\Heat\Roast;
 use FeastLadle\Heat\ThinAir;
 use FeastLadle\Heat\WarmUp;
@@ -33,6 +34,9 @@ final readonly class StepTimer
     /** Net power is known to about a fifth. */
     private const LAW_MIN = 0.8;
     private const LAW_MAX = 1.25;
+
+    /** Share of the net power that an open pot may lose at the end of its warming before a cook puts the lid on. */
+    private const LID_FROM = 0.5;
 
     private const COLD_SPACE_CELSIUS = 4.0;
 
@@ -147,14 +151,32 @@ final readonly class StepTimer
         $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
         $capacity = $flow->taken->heatCapacityKj($this->larder) + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
-        $minutes = WarmUp::minutes($capacity, $flow->taken->celsius, $toCelsius, $this->netKw($flow, $pot, $burner, $account), $shape->surfaceM2($depth), $this->kitchen->openPot());
+        $lid = $this->wantsLid($flow, $pot, $burner);
+        $minutes = WarmUp::minutes($capacity, $flow->taken->celsius, $toCelsius, $this->netKw($flow, $pot, $burner, $account), $shape->surfaceM2($depth), $this->kitchen->openPot(), $lid ? OpenPot::LID_ON : OpenPot::UNCOVERED);
         if ($toCelsius <= $flow->taken->celsius) {
             $account?->say('It is as hot as it must be already.');
         } else {
-            $account?->say('Food and pot hold {capacity} kJ a degree; from {from} to {to} °C, the open surface of {surface} m² losing up to {loss} kW, {minutes} min.', ['capacity' => round($capacity, 1), 'from' => round($flow->taken->celsius), 'to' => round($toCelsius), 'surface' => round($shape->surfaceM2($depth), 3), 'loss' => round($this->kitchen->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2), 'minutes' => round($minutes ?? 0.0)]);
+            $account?->say($lid ? 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C under a lid, as the open surface of {surface} m² would lose up to {loss} kW, {minutes} min.' : 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C, the open surface of {surface} m² losing up to {loss} kW, {minutes} min.', ['capacity' => round($capacity, 1), 'from' => round($flow->taken->celsius), 'to' => round($toCelsius), 'surface' => round($shape->surfaceM2($depth), 3), 'loss' => round($this->kitchen->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2), 'minutes' => round($minutes ?? 0.0)]);
         }
 
         return $minutes;
+    }
+
+    /** Whether the lid belongs on until it is hot: open it would lose most of what the fire gives, and it does not climb. */
+    public function wantsLid(StepFlow $flow, PotChoice $pot, Burner $burner): bool
+    {
+        $to = match ($flow->step->time->growth) {
+            Growth::WarmUp => min($flow->step->target->value, $this->kitchen->boilingCelsius()),
+            Growth::BoilOff => $this->kitchen->boilingCelsius(),
+            default => null,
+        };
+        if (null === $to || $to <= $flow->taken->celsius || !$flow->heatCap($this->larder)->maybeCovered()) {
+            return false;
+        }
+        $shape = $pot->vessel()->shape;
+        $loss = $this->kitchen->openPot()->lossKwPerM2($to) * $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($this->larder)));
+
+        return $loss > self::LID_FROM * $this->netKw($flow, $pot, $burner);
     }
 
     private function boilOff(StepFlow $flow, PotChoice $pot, ?Burner $burner, ?TimeAccount $account): ?float
@@ -259,10 +281,11 @@ final readonly class StepTimer
 
         $base = $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2);
         $gives = $burner->netKw($flow->step->flame);
-        $net = $flow->step->process->heatCap()->limit($gives, $base);
+        $cap = $flow->heatCap($this->larder);
+        $net = $cap->limit($gives, $base);
         $account?->say('{fire}: {kilowatts} kW × {efficiency} that reach the pot × {flame} for the flame = {gives} kW.', ['fire' => $burner->name, 'kilowatts' => $burner->kilowatts, 'efficiency' => $burner->fuel->efficiency(), 'flame' => $flow->step->flame->share(), 'gives' => round($gives, 2)]);
         if ($net < $gives - 1e-9) {
-            $account?->say('The food stands {cap} kW on a m² before it catches; on {base} m² of heated base that is {net} kW.', ['cap' => $flow->step->process->heatCap()->kwPerM2(), 'base' => round($base, 3), 'net' => round($net, 2)]);
+            $account?->say('The food stands {cap} kW on a m² before it catches; on {base} m² of heated base that is {net} kW.', ['cap' => $cap->kwPerM2(), 'base' => round($base, 3), 'net' => round($net, 2)]);
         }
 
         return $net;

@@ -63,7 +63,7 @@ final class StepPlacesTest extends TestCase
     public function testAStepMovedByItsSlackStillPassesTheAudit(): void
     {
         $moved = 0;
-        foreach ([[$this->plan, Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()), Shipped::temple()]] as [$plan, $kitchen]) {
+        foreach ([[$this->plan, Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()), Shipped::temple()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::bellFeast(), Shipped::bellYard()), Shipped::bellYard()]] as [$plan, $kitchen]) {
             foreach (StepPlaces::of($plan, $kitchen) as $id => $place) {
                 $placements = $plan->solution->activities;
                 $with = [$id];

@@ -7,12 +7,14 @@ namespace FeastLadle\Tests\Planning;
 use FeastLadle\Batch\SteamWater;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\HeatCap;
 use FeastLadle\Heat\ThinAir;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Measuring\Card;
 use FeastLadle\Measuring\CardMaker;
 use FeastLadle\Measuring\CardStep;
+use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Planning\PlannedDish;
 use FeastLadle\Planning\QuantityPlanner;
 use FeastLadle\Planning\SteepingTime;
@@ -114,6 +116,40 @@ final class WaterAndSofteningTest extends TestCase
         self::assertCount(1, $steaming);
         self::assertSame('steam', $steaming[0]->step->id);
         self::assertEqualsWithDelta(12.74, $steaming[0]->steamWater->litres ?? 0, 0.01);
+    }
+
+    public function testALidGoesOnWhatLosesMostOfItsHeatButNeverOnMilk(): void
+    {
+        $kitchen = Shipped::temple();
+        $timer = new StepTimer($kitchen, Shipped::larder());
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), $kitchen);
+        $covered = [];
+        foreach ($plan->steps as $step) {
+            if ($step->lid) {
+                $covered[$step->key->step] = true;
+                self::assertTrue($step->step->process->heatCap()->maybeCovered() || !$step->dish->batchPlan->ledger->flow($step->step->id)->taken->isMilky(Shipped::larder()), $step->activity);
+            }
+        }
+        self::assertArrayHasKey('syrup', $covered, 'the syrup for the balls, in its wide pot');
+        $home = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(), Shipped::kitchen());
+        foreach ($home->steps as $step) {
+            self::assertFalse($step->lid && 'basundi' === $step->key->dish, 'milk is watched, not covered');
+        }
+        // The syrup's own pot and fire: it does not get there open by half the time.
+        $flow = $plan->quantities->dishes['balls']->batchPlan->ledger->flow('syrup');
+        $pot = $plan->quantities->dishes['balls']->batchPlan->potOfStep()['syrup'];
+        self::assertTrue($timer->wantsLid($flow, $pot, $kitchen->burners['fire-1']));
+    }
+
+    public function testWhatStandsInThePotSaysHowMuchHeatItTakes(): void
+    {
+        $of = static fn (string $recipe, string $step): HeatCap => Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), 1.0, 1)->flow($step)->heatCap(Shipped::larder());
+        self::assertSame(HeatCap::Milk, $of('basundi', 'boil'));
+        self::assertSame(HeatCap::Milk, $of('basundi', 'reduce'));
+        self::assertSame(HeatCap::Water, $of('millet-cups', 'water'), 'water with a little ghee and salt is boiled, not milk');
+        self::assertSame(HeatCap::ThickPudding, $of('pineapple-kesari', 'merge'));
+        self::assertSame([HeatCap::Milk, HeatCap::ThickMilk, HeatCap::MilkMass], array_map(HeatCap::ofMilk(...), [0.249, 0.25, 0.38]));
+        self::assertSame([14.0, 10.0, 6.0], array_map(static fn (float $s): float => HeatCap::ofMilk($s)->kwPerM2(), [0.12, 0.3, 0.5]));
     }
 
     private function pudding(Kitchen $kitchen): PlannedDish
