@@ -153,7 +153,7 @@ final readonly class WhatIf
                     if (null !== $recipe && !$recipe->isWorkedLike($dish->recipe)) {
                         $other = $dishes;
                         $other[$i]['schools'] = $chosen;
-                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], '' === $option->loses ? $option->why : $option->loses, [...$open->document, 'dishes' => $other]);
+                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], $option->loses, [...$open->document, 'dishes' => $other], why: $option->why);
                     }
                 }
             }

@@ -385,6 +385,8 @@ final class TempleTest extends BrowserCase
         self::assertGreaterThan(8, $this->browser->getCrawler()->filter('.scenarios li')->count());
         self::assertSelectorTextContains('[data-try="school-sesame-shape-pressed"]', 'the round shape');
         self::assertSelectorTextContains('[data-try="buy-jaggery-syrup"]', 'read its label');
+        self::assertSelectorTextContains('[data-try="school-kesari-roast-dry"]', 'Keeps for days in a tin');
+        self::assertSelectorTextNotContains('[data-try="school-kesari-roast-dry"]', 'costs');
         // A school that only changes what is in the bowls helps no plan.
         self::assertSelectorNotExists('[data-try="school-kesari-texture-moist"]');
         $this->browser->request('GET', $this->at('what-if?try=fire'));
