@@ -80,7 +80,7 @@ final class SequenceController extends StationController
         }
         $risk = SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? Risk::of($plan->problem, $plan->solution, grace: $plan->margins) : null;
 
-        return $this->station('risk', $open, $plan, ['faults' => $faults, 'risk' => $risk, 'short' => null !== $risk && !$plan->isToTheMinute && [] !== Earliness::wanted($plan, $risk), 'steps' => $steps, 'blamed' => \array_slice(array_filter($risk->blame ?? [], static fn (string $id): bool => isset($steps[$id]) && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(), \ARRAY_FILTER_USE_KEY), 0, 8)], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->station('risk', $open, $plan, ['faults' => $faults, 'risk' => $risk, 'held' => Earliness::heldBack($open->feast, $plan), 'short' => null !== $risk && !$plan->isToTheMinute && [] !== Earliness::wanted($plan, $risk), 'steps' => $steps, 'blamed' => \array_slice(array_filter($risk->blame ?? [], static fn (string $id): bool => isset($steps[$id]) && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(), \ARRAY_FILTER_USE_KEY), 0, 8)], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     #[Route('/feasts/{id}/run-sheet.pdf', name: 'run_sheet_pdf', requirements: self::ID, methods: ['GET'])]

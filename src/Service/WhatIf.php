@@ -37,7 +37,7 @@ final readonly class WhatIf
                 $add(new Scenario('margin-'.$minutes, 'Everything ready {minutes} min before its moment', ['{minutes}' => $minutes], 'hot things wait longer', [...$open->document, 'marginMinutes' => $minutes]));
             }
         }
-        $strongest = array_reduce($open->kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        $strongest = $open->kitchen->strongestFire();
         if (null !== $strongest) {
             $add(new Scenario('fire', 'One fire more, like the strongest', [], 'it has to be there: enter it under Kitchen', null, $open->kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm))));
         }

@@ -66,6 +66,11 @@ final readonly class Kitchen
         return new self($this->name, $this->burners, [...$this->vessels, $vessel->id => $vessel], $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
     }
 
+    public function strongestFire(): ?Burner
+    {
+        return array_reduce($this->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+    }
+
     public function boilingCelsius(): float
     {
         return BoilingPoint::ofWaterCelsius($this->altitudeM);

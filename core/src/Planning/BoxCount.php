@@ -17,7 +17,7 @@ final readonly class BoxCount
      * @param list<string>                                                $allergens
      * @param \DateTimeImmutable|null                                     $eatBy     by the dish that keeps shortest; null for an empty box
      */
-    private function __construct(public Box $box, public array $contents, public float $grams, public array $allergens, public float $addedSugarGrams, public ?\DateTimeImmutable $packedAt, public ?\DateTimeImmutable $eatBy, public string $shortest)
+    private function __construct(public Box $box, public array $contents, public float $grams, public array $allergens, public float $addedSugarGrams, public ?\DateTimeImmutable $eatBy, public string $shortest)
     {
     }
 
@@ -44,15 +44,11 @@ final readonly class BoxCount
                 $shortest = $planned->dish->recipe->name;
             }
         }
-        $packed = null;
-        foreach ($feast->moments as $moment) {
-            $packed = $moment->id === $box->at ? $moment->at : $packed;
-        }
         $allergens = array_values(array_unique($allergens));
         sort($allergens);
 
         // Everything is ready by the first moment at the latest; from then on it keeps.
-        return new self($box, $contents, $grams, $allergens, $sugar, $packed, null === $keeps ? null : $feast->firstMoment()->at->add(new \DateInterval('PT'.$keeps.'M')), $shortest);
+        return new self($box, $contents, $grams, $allergens, $sugar, null === $keeps ? null : $feast->firstMoment()->at->add(new \DateInterval('PT'.$keeps.'M')), $shortest);
     }
 
     /** Minutes for so many people at the packing table. */

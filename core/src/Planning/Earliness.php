@@ -45,6 +45,24 @@ final class Earliness
         return $wanted;
     }
 
+    /**
+     * Dishes that are planned less early than they are wished, because they do not keep so long.
+     *
+     * @return array<string, int> minutes before their moment, by activity that finishes them
+     */
+    public static function heldBack(Feast $feast, Plan $plan): array
+    {
+        $held = [];
+        foreach ($plan->isToTheMinute ? [] : $plan->steps as $step) {
+            $margin = $plan->margins[$step->activity] ?? null;
+            if (null !== $margin && $margin < $feast->marginMinutes + $step->dish->dish->readyEarlier) {
+                $held[$step->activity] = $margin;
+            }
+        }
+
+        return $held;
+    }
+
     /** What a dish that is new on a menu begins with: room for what usually takes longer. */
     public static function usual(Recipe $recipe): int
     {

@@ -94,7 +94,7 @@ final readonly class Lateness
     private function trials(Feast $feast, Kitchen $kitchen, Quantities $quantities, ?\DateTimeImmutable $notBefore, array $without): array
     {
         $trials = [];
-        $strongest = array_reduce($kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        $strongest = $kitchen->strongestFire();
         if (null !== $strongest) {
             $more = $kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm));
             $trials[] = ['The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).', $this->lateness($feast, $more, $quantities, $notBefore, $without)];

@@ -9,7 +9,6 @@ use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Flow\Ledger;
-use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
@@ -188,7 +187,7 @@ final readonly class QuantityPlanner
     private function steamWater(BatchPlan $plan, KitchenMeans $means): array
     {
         $water = [];
-        $strongest = array_reduce($means->kitchen->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        $strongest = $means->kitchen->strongestFire();
         foreach ($plan->potOfStep() as $id => $pot) {
             $flow = $plan->ledger->flow($id);
             if (Process::Steam === $flow->step->process && null !== $strongest) {

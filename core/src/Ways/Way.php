@@ -20,11 +20,6 @@ final readonly class Way
     {
     }
 
-    public static function only(): self
-    {
-        return new self([], [], [], [], Choices::asWritten());
-    }
-
     /** The same ways, by choices that change no school. */
     public function by(Choices $choices): self
     {

@@ -65,6 +65,11 @@ final class EarlinessTest extends TestCase
         self::assertTrue($plan->isToTheMinute, 'ninety guests on two rings leave no room');
         self::assertSame([], $plan->obstacles);
         self::assertSame([0], array_values(array_unique($plan->margins)));
+        self::assertSame([], Earliness::heldBack($feast, $plan), 'not for keeping: there is no room');
+        $long = $this->temple(600);
+        $held = Earliness::heldBack($long, $planner->plan($long, Shipped::temple()));
+        self::assertSame(30, $held['kesari/2/dish-up'] ?? null, 'its batch is eaten of for an hour, and it keeps ninety minutes');
+        self::assertArrayNotHasKey('barfi/0/dish-up', $held);
         self::assertFalse($feast->atTheMinute()->wishesRoom());
         self::assertFalse($planner->plan(Shipped::feast(), Shipped::kitchen())->isToTheMinute);
     }
