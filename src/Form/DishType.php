@@ -91,9 +91,10 @@ final class DishType extends AbstractType
         foreach ($recipe->way->schools as $school) {
             if (isset($answers[$school->id])) {
                 $names = array_map(static fn ($o): string => $o->name, $school->options);
+                $option = $school->options[$answers[$school->id]];
                 $form->get('schools')->add($school->id, ChoiceType::class, [
                     'label' => $school->question, 'choices' => array_flip($names), 'required' => false, 'placeholder' => false, 'empty_data' => $school->usual(),
-                    'help' => trim($school->options[$answers[$school->id]]->why.' '.$school->options[$answers[$school->id]]->loses), 'choice_translation_domain' => false, 'translation_domain' => false,
+                    'help' => '' === $option->loses ? '{why}' : '{why} Lost then: {what}', 'help_translation_parameters' => ['{why}' => $option->why, '{what}' => $option->loses], 'choice_translation_domain' => false,
                 ]);
             }
         }

@@ -351,6 +351,17 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('.thali:nth-child(2) .fault', '0 to 1440');
     }
 
+    public function testAnEasierWayOnTheMenuSaysWhatIsLost(): void
+    {
+        $this->browser->request('GET', $this->at('menu'));
+        self::assertSelectorTextNotContains('#menu-form', 'Lost then');
+        $form = $this->browser->getCrawler()->filter('#menu-form')->form();
+        $form['menu[dishes][4][schools][shape]'] = 'pressed';
+        $this->browser->submit($form);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('#menu-form', 'a few minutes for one person. Lost then: the round shape');
+    }
+
     public function testOnlyWhatMayBeLeftOutIsLeftOut(): void
     {
         $this->browser->request('GET', $this->at('menu'));
