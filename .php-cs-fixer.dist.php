@@ -12,13 +12,15 @@ return (new PhpCsFixer\Config())
         '@Symfony' => true,
         '@Symfony:risky' => true,
         'declare_strict_types' => true,
+        // Lines end at 140 columns, in a throw as anywhere.
+        'single_line_throw' => false,
         // A sentence may stand above its tags without a paragraph for each.
         'phpdoc_to_comment' => false,
         'phpdoc_separation' => false,
         'phpdoc_summary' => false,
         // The scheduler has a class named Resource.
         'phpdoc_types' => false,
-        'phpdoc_align' => ['align' => 'vertical'],
+        'phpdoc_align' => ['align' => 'vertical', 'tags' => ['param']],
         'native_function_invocation' => ['include' => ['@compiler_optimized'], 'scope' => 'namespaced'],
         'global_namespace_import' => false,
     ])

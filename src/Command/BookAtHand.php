@@ -18,8 +18,11 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 #[AsEventListener(ConsoleEvents::COMMAND)]
 final readonly class BookAtHand
 {
-    public function __construct(private Setup $setup, #[Autowire('%app.data_dir%')] private string $place, #[Autowire('%kernel.environment%')] private string $environment)
-    {
+    public function __construct(
+        private Setup $setup,
+        #[Autowire('%app.data_dir%')] private string $place,
+        #[Autowire('%kernel.environment%')] private string $environment,
+    ) {
     }
 
     public function __invoke(ConsoleCommandEvent $event): void
@@ -29,7 +32,12 @@ final readonly class BookAtHand
             $command = $command->getCommand();
         }
         $application = $command?->getApplication();
-        if (!$command instanceof UsesTheBook || null === $application || 'test' === $this->environment || is_file($this->place.'/feast-ladle.sqlite')) {
+        if (
+            !($command instanceof UsesTheBook)
+            || null === $application
+            || 'test' === $this->environment
+            || is_file($this->place.'/feast-ladle.sqlite')
+        ) {
             return;
         }
         if (!is_dir($this->place) && !@mkdir($this->place, 0o777, true) && !is_dir($this->place)) {
@@ -40,6 +48,8 @@ final readonly class BookAtHand
         $application->find('doctrine:migrations:migrate')->run($migrations, new NullOutput());
         $this->setup->run(false);
         $output = $event->getOutput();
-        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(\sprintf('A new book was laid out in %s.', $this->place));
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+            \sprintf('A new book was laid out in %s.', $this->place),
+        );
     }
 }

@@ -23,7 +23,13 @@ final class NumberCommand extends Command
         $this->addArgument('name', InputArgument::OPTIONAL, 'Which law')
             ->addOption('json', null, InputOption::VALUE_REQUIRED, 'Its inputs, as a JSON object', '{}')
             ->addOption('list', null, InputOption::VALUE_NONE, 'All laws with their inputs')
-            ->setHelp("  <info>bin/console ladle:number --list</info>\n  <info>bin/console ladle:number spare --json '{\"uptake\": 0.75, \"guests\": 240}'</info>\n\nPrints JSON: each figure with its unit; null is \"never\".\nExit status: 0 computed, 2 no such law or a faulty input, its JSON pointer on standard error.");
+            ->setHelp(<<<'HELP'
+                      <info>bin/console ladle:number --list</info>
+                      <info>bin/console ladle:number spare --json '{"uptake": 0.75, "guests": 240}'</info>
+
+                    Prints JSON: each figure with its unit; null is "never".
+                    Exit status: 0 computed, 2 no such law or a faulty input, its JSON pointer on standard error.
+                    HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -31,7 +37,15 @@ final class NumberCommand extends Command
         $laws = LawBook::all();
         if ($input->getOption('list')) {
             foreach ($laws as $law) {
-                $output->writeln([$law->name.': '.$law->title, '    '.$law->formula, ...array_map(static fn (Input $i): string => '    - '.$i->told(), $law->inputs), ''], OutputInterface::OUTPUT_RAW);
+                $output->writeln(
+                    [
+                        $law->name.': '.$law->title,
+                        '    '.$law->formula,
+                        ...array_map(static fn (Input $i): string => '    - '.$i->told(), $law->inputs),
+                        '',
+                    ],
+                    OutputInterface::OUTPUT_RAW,
+                );
             }
 
             return Command::SUCCESS;
@@ -40,11 +54,30 @@ final class NumberCommand extends Command
         $json = $input->getOption('json');
         $law = $laws[\is_string($name) ? $name : ''] ?? null;
         try {
-            $figures = null === $law ? throw FaultyDocument::because('numbers', 'There is no law "{name}"; --list shows them all.', ['name' => mb_substr(\is_string($name) ? $name : '', 0, 40)]) : $law->of(\is_string($json) ? $json : '');
+            $figures =
+                null === $law
+                    ? throw FaultyDocument::because('numbers', 'There is no law "{name}"; --list shows them all.', [
+                        'name' => mb_substr(\is_string($name) ? $name : '', 0, 40),
+                    ])
+                    : $law->of(\is_string($json) ? $json : '');
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $output->writeln(json_encode(array_combine(array_map(static fn (Figure $f): string => $f->name, $figures), array_map(static fn (Figure $f): array => '' === $f->unit ? ['value' => $f->value] : ['value' => $f->value, 'unit' => $f->unit], $figures)), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode(
+                array_combine(
+                    array_map(static fn (Figure $f): string => $f->name, $figures),
+                    array_map(
+                        static fn (Figure $f): array => '' === $f->unit
+                            ? ['value' => $f->value]
+                            : ['value' => $f->value, 'unit' => $f->unit],
+                        $figures,
+                    ),
+                ),
+                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

@@ -51,19 +51,30 @@ final class PlanCommand extends Command
 
     protected function configure(): void
     {
-        $this
-            ->addArgument('file', InputArgument::REQUIRED, 'A feast document; its kitchen and recipes may stand in it')
+        $this->addArgument('file', InputArgument::REQUIRED, 'A feast document; its kitchen and recipes may stand in it')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, implode(' or ', self::FORMATS), 'text', self::FORMATS)
-            ->addOption('kitchen', null, InputOption::VALUE_REQUIRED, 'A kitchen document, when the feast holds none (default: the shipped kitchen its people work in)')
+            ->addOption(
+                'kitchen',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'A kitchen document, when the feast holds none (default: the shipped kitchen its people work in)',
+            )
             ->addOption('person', null, InputOption::VALUE_REQUIRED, 'Only the steps of one person, by id; for ics')
-            ->addOption('budget-ms', null, InputOption::VALUE_REQUIRED, 'Time for improving the schedule; as long as suits the feast unless said')
-            ->setHelp(<<<'HELP'
+            ->addOption(
+                'budget-ms',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Time for improving the schedule; as long as suits the feast unless said',
+            )
+            ->setHelp(
+                <<<'HELP'
                   <info>bin/console ladle:plan data/feasts/new-roof.json</info>
                   <info>bin/console ladle:plan feast.json --kitchen=kitchen.json --format=json</info>
                   <info>bin/console ladle:plan data/feasts/boat-lamp.json --format=ics --person=ila</info>
 
                 Exit status: 0 everything in time, 1 something is late or left out, 2 not a valid feast (faults on standard error).
-                HELP);
+                HELP,
+            );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -75,11 +86,19 @@ final class PlanCommand extends Command
         };
         try {
             if (!\in_array($option('format'), self::FORMATS, true)) {
-                throw FaultyDocument::because('option', '--format takes {known}, not "{given}".', ['known' => implode(' or ', self::FORMATS), 'given' => $option('format')]);
+                throw FaultyDocument::because('option', '--format takes {known}, not "{given}".', [
+                    'known' => implode(' or ', self::FORMATS),
+                    'given' => $option('format'),
+                ]);
             }
-            $budget = '' === $option('budget-ms') ? null : filter_var($option('budget-ms'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => 3_600_000]]);
+            $budget =
+                '' === $option('budget-ms')
+                    ? null
+                    : filter_var($option('budget-ms'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => 3_600_000]]);
             if (false === $budget) {
-                throw FaultyDocument::because('option', '--budget-ms takes a whole number, not "{given}".', ['given' => $option('budget-ms')]);
+                throw FaultyDocument::because('option', '--budget-ms takes a whole number, not "{given}".', [
+                    'given' => $option('budget-ms'),
+                ]);
             }
             $path = $input->getArgument('file');
             $faults = new Faults();
@@ -92,19 +111,32 @@ final class PlanCommand extends Command
             $shelf = new FileShelf($this->recipes, $this->files, $root->at('recipes')->items(50), $faults);
             $feast = (new FeastReader($kitchen, $shelf))->fromNode($root, $faults, $this->clock->now());
             if ('' !== $option('person') && !isset($kitchen->people[$option('person')])) {
-                throw FaultyDocument::because('option', '--person: nobody called "{given}" works in this kitchen; there are: {known}.', ['given' => $option('person'), 'known' => implode(', ', array_keys($kitchen->people))]);
+                throw FaultyDocument::because('option', '--person: nobody called "{given}" works in this kitchen; there are: {known}.', [
+                    'given' => $option('person'),
+                    'known' => implode(', ', array_keys($kitchen->people)),
+                ]);
             }
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
         $plan = $this->planner->plan($feast, $kitchen, null, null === $budget ? null : Budget::milliseconds($budget));
-        $output->write(match ($option('format')) {
-            'json' => $this->json->write($feast, $kitchen, $plan)."\n",
-            'csv' => $this->csv->write($feast, $kitchen, $plan),
-            // The same file keeps its events' ids, so that a later calendar moves them.
-            'ics' => $this->calendar->write($feast, $kitchen, $plan, '' === $option('person') ? null : $option('person'), crc32($feast->name)),
-            default => $this->text->write($feast, $kitchen, $plan)."\n",
-        }, false, OutputInterface::OUTPUT_RAW);
+        $output->write(
+            match ($option('format')) {
+                'json' => $this->json->write($feast, $kitchen, $plan)."\n",
+                'csv' => $this->csv->write($feast, $kitchen, $plan),
+                // The same file keeps its events' ids, so that a later calendar moves them.
+                'ics' => $this->calendar->write(
+                    $feast,
+                    $kitchen,
+                    $plan,
+                    '' === $option('person') ? null : $option('person'),
+                    crc32($feast->name),
+                ),
+                default => $this->text->write($feast, $kitchen, $plan)."\n",
+            },
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return $plan->isOnTime() ? Command::SUCCESS : Command::FAILURE;
     }

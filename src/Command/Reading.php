@@ -25,7 +25,10 @@ final class Reading
             throw FaultyDocument::because($document, 'There is no file {path}.', ['path' => $path]);
         }
         if ($size > self::MOST_BYTES) {
-            throw FaultyDocument::because($document, 'The file is {size} MB; the most that is read is {limit} MB.', ['size' => round($size / 1e6, 1), 'limit' => self::MOST_BYTES / 1e6]);
+            throw FaultyDocument::because($document, 'The file is {size} MB; the most that is read is {limit} MB.', [
+                'size' => round($size / 1e6, 1),
+                'limit' => self::MOST_BYTES / 1e6,
+            ]);
         }
         $text = @file_get_contents($path);
 

@@ -24,7 +24,15 @@ final class RecipeImportCommand extends Command implements UsesTheBook
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'A recipe: json, jsonld, html or txt')->setHelp("  <info>bin/console ladle:recipe:import recipe.json</info>\n  <info>bin/console ladle:recipe:import told.txt</info>\n\nA document of our own, also inside JSON-LD that this program wrote, becomes a revision. Anything else becomes a draft; what it left\nopen is printed on standard error. Exit status: 0 taken in, 2 unreadable (faults on standard error; nothing was changed).");
+        $this->addArgument('file', InputArgument::REQUIRED, 'A recipe: json, jsonld, html or txt')->setHelp(<<<'HELP'
+                      <info>bin/console ladle:recipe:import recipe.json</info>
+                      <info>bin/console ladle:recipe:import told.txt</info>
+
+                    A document of our own, also inside JSON-LD that this program wrote, becomes a revision. Anything else becomes a
+                    draft; what it left
+                    open is printed on standard error. Exit status: 0 taken in, 2 unreadable (faults on standard error; nothing was
+                    changed).
+                    HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -36,7 +44,10 @@ final class RecipeImportCommand extends Command implements UsesTheBook
             return Reading::tell($faulty, $output);
         }
         if (!$taken instanceof RecipeDraft) {
-            $output->writeln(\sprintf('%s, revision %d', $taken->getRecipe()->getSlug(), $taken->getNumber()), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                \sprintf('%s, revision %d', $taken->getRecipe()->getSlug(), $taken->getNumber()),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return Command::SUCCESS;
         }

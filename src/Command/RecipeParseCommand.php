@@ -23,7 +23,13 @@ final class RecipeParseCommand extends Command implements UsesTheBook
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'A text, a page, or JSON-LD')->setHelp("  <info>bin/console ladle:recipe:parse told.txt</info>\n\nPrints JSON: draft (a recipe document), questions (what matters most first) and guesses, each with the JSON pointer of its place.\nExit status: 0 understood, 2 unreadable.");
+        $this->addArgument('file', InputArgument::REQUIRED, 'A text, a page, or JSON-LD')->setHelp(<<<'HELP'
+                      <info>bin/console ladle:recipe:parse told.txt</info>
+
+                    Prints JSON: draft (a recipe document), questions (what matters most first) and guesses, each with the JSON pointer
+                    of its place.
+                    Exit status: 0 understood, 2 unreadable.
+                    HELP);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -35,7 +41,17 @@ final class RecipeParseCommand extends Command implements UsesTheBook
             return Reading::tell($faulty, $output);
         }
         $row = static fn (Open $open): array => ['place' => $open->place, 'text' => $open->text()];
-        $output->writeln(json_encode(['draft' => $told->draft->document(), 'questions' => array_map($row, $told->questions), 'guesses' => array_map($row, $told->guesses)], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode(
+                [
+                    'draft' => $told->draft->document(),
+                    'questions' => array_map($row, $told->questions),
+                    'guesses' => array_map($row, $told->guesses),
+                ],
+                \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

@@ -29,7 +29,16 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The benches: one question each, without a feast. What is asked stands in the address. */
 final class BenchController extends AbstractController
 {
-    private const POT = ['rimMm' => [20, 3000, 360], 'baseMm' => [20, 3000, 300], 'lengthMm' => [20, 3000, 400], 'heightMm' => [5, 3000, 200], 'brimful' => [0.05, 5000, null], 'litres' => [0, 5000, 5], 'celsius' => [0, 110, 20], 'skin' => [0, 500, 0]];
+    private const POT = [
+        'rimMm' => [20, 3000, 360],
+        'baseMm' => [20, 3000, 300],
+        'lengthMm' => [20, 3000, 400],
+        'heightMm' => [5, 3000, 200],
+        'brimful' => [0.05, 5000, null],
+        'litres' => [0, 5000, 5],
+        'celsius' => [0, 110, 20],
+        'skin' => [0, 500, 0],
+    ];
 
     public function __construct(private readonly CurrentKitchen $kitchen)
     {
@@ -46,7 +55,17 @@ final class BenchController extends AbstractController
     {
         [$values, $cut, $onRack] = $this->trayAsked($request);
 
-        return $this->render('benches/tray.html.twig', ['asked' => $values, 'cut' => $cut, 'onRack' => $onRack, 'bench' => $bench->of($values->numbers, $cut, $onRack, $this->kitchen->equipment()), 'kitchen' => $this->kitchen->equipment()], $this->status($values));
+        return $this->render(
+            'benches/tray.html.twig',
+            [
+                'asked' => $values,
+                'cut' => $cut,
+                'onRack' => $onRack,
+                'bench' => $bench->of($values->numbers, $cut, $onRack, $this->kitchen->equipment()),
+                'kitchen' => $this->kitchen->equipment(),
+            ],
+            $this->status($values),
+        );
     }
 
     #[Route('/benches/tray.pdf', name: 'bench_tray_pdf', methods: ['GET'])]
@@ -54,7 +73,12 @@ final class BenchController extends AbstractController
     {
         [$values, $cut, $onRack] = $this->trayAsked($request);
 
-        return $printer->print('paper/tray.html.twig', ['asked' => $values, 'cut' => $cut, 'bench' => $bench->of($values->numbers, $cut, $onRack, $this->kitchen->equipment())], $request, 'tray');
+        return $printer->print(
+            'paper/tray.html.twig',
+            ['asked' => $values, 'cut' => $cut, 'bench' => $bench->of($values->numbers, $cut, $onRack, $this->kitchen->equipment())],
+            $request,
+            'tray',
+        );
     }
 
     #[Route('/benches/pot', name: 'bench_pot', methods: ['GET'])]
@@ -67,11 +91,32 @@ final class BenchController extends AbstractController
         $depth = Dipstick::depthMm($shape, 1000 * $values->numbers['litres'], $values->numbers['celsius'], 1000 * $values->numbers['skin']);
         $limitDepth = $shape->depthMm($this->kitchen->equipment()->fillLimits->share($limit) * $shape->brimfulMl());
 
-        return $this->render('benches/pot.html.twig', [
-            'asked' => $values, 'form' => $form, 'fault' => $fault, 'vessel' => $vessel, 'limit' => $limit, 'limitShare' => $this->kitchen->equipment()->fillLimits->share($limit), 'limits' => FillLimit::cases(), 'depth' => $depth, 'limitDepth' => $limitDepth, 'over' => $depth > $limitDepth + 1e-6,
-            'marks' => Dipstick::marks($shape, $values->numbers['celsius']), 'vessels' => $this->kitchen->equipment()->vessels,
-            'drawn' => ['width' => SectionDrawing::widest($shape), 'height' => SectionDrawing::SCALE * $shape->heightMm(), 'outline' => SectionDrawing::profile($shape, $shape->heightMm()), 'contents' => SectionDrawing::profile($shape, max(0.5, $depth)), 'limitY' => SectionDrawing::y($shape, $limitDepth), 'limitHalf' => SectionDrawing::SCALE * $shape->radiusMm($limitDepth)],
-        ], $this->status($values));
+        return $this->render(
+            'benches/pot.html.twig',
+            [
+                'asked' => $values,
+                'form' => $form,
+                'fault' => $fault,
+                'vessel' => $vessel,
+                'limit' => $limit,
+                'limitShare' => $this->kitchen->equipment()->fillLimits->share($limit),
+                'limits' => FillLimit::cases(),
+                'depth' => $depth,
+                'limitDepth' => $limitDepth,
+                'over' => $depth > $limitDepth + 1e-6,
+                'marks' => Dipstick::marks($shape, $values->numbers['celsius']),
+                'vessels' => $this->kitchen->equipment()->vessels,
+                'drawn' => [
+                    'width' => SectionDrawing::widest($shape),
+                    'height' => SectionDrawing::SCALE * $shape->heightMm(),
+                    'outline' => SectionDrawing::profile($shape, $shape->heightMm()),
+                    'contents' => SectionDrawing::profile($shape, max(0.5, $depth)),
+                    'limitY' => SectionDrawing::y($shape, $limitDepth),
+                    'limitHalf' => SectionDrawing::SCALE * $shape->radiusMm($limitDepth),
+                ],
+            ],
+            $this->status($values),
+        );
     }
 
     #[Route('/benches/pot.pdf', name: 'bench_pot_pdf', methods: ['GET'])]
@@ -80,9 +125,34 @@ final class BenchController extends AbstractController
         $values = BenchValues::read($request, self::POT);
         [$vessel] = $this->vessel($request, $values->numbers);
         $limit = FillLimit::tryFrom($request->query->getString('what')) ?? FillLimit::MilkOrStarchBoil;
-        $levels = [['label' => '', 'depthMm' => $vessel->shape->depthMm($this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl()), 'what' => 'limit', 'celsius' => 20.0, 'ml' => $this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl()]];
+        $levels = [
+            [
+                'label' => '',
+                'depthMm' => $vessel->shape->depthMm($this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl()),
+                'what' => 'limit',
+                'celsius' => 20.0,
+                'ml' => $this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl(),
+            ],
+        ];
 
-        return $printer->print('paper/dipsticks.html.twig', ['sheets' => [$sheet->of(new PotStick($vessel, round($values->numbers['celsius']).' °C', Dipstick::marks($vessel->shape, $values->numbers['celsius']), $levels), PdfPrinter::paper($request))]], $request, $vessel->name.' dipstick');
+        return $printer->print(
+            'paper/dipsticks.html.twig',
+            [
+                'sheets' => [
+                    $sheet->of(
+                        new PotStick(
+                            $vessel,
+                            round($values->numbers['celsius']).' °C',
+                            Dipstick::marks($vessel->shape, $values->numbers['celsius']),
+                            $levels,
+                        ),
+                        PdfPrinter::paper($request),
+                    ),
+                ],
+            ],
+            $request,
+            $vessel->name.' dipstick',
+        );
     }
 
     #[Route('/benches/most', name: 'bench_most', methods: ['GET'])]
@@ -103,16 +173,35 @@ final class BenchController extends AbstractController
         $factor = Backwards::tighter($byThing, $byPot);
         $yield = null === $factor ? 0.0 : $backwards->yield($recipe, $factor);
 
-        return $this->render('benches/most.html.twig', [
-            'asked' => $values, 'book' => $book, 'recipe' => $recipe, 'things' => $things, 'thing' => $thing, 'vessels' => $kitchen->vessels, 'vessel' => $vessel, 'byThing' => $byThing, 'byPot' => $byPot, 'factor' => $factor, 'yield' => $yield,
-            'guests' => $backwards->guests($recipe, $yield, $values->numbers['uptake']), 'packs' => null === $factor || $factor <= 0 ? [] : \array_slice($backwards->wholePacks($recipe, $factor), 0, 6),
-        ], $this->status($values));
+        return $this->render(
+            'benches/most.html.twig',
+            [
+                'asked' => $values,
+                'book' => $book,
+                'recipe' => $recipe,
+                'things' => $things,
+                'thing' => $thing,
+                'vessels' => $kitchen->vessels,
+                'vessel' => $vessel,
+                'byThing' => $byThing,
+                'byPot' => $byPot,
+                'factor' => $factor,
+                'yield' => $yield,
+                'guests' => $backwards->guests($recipe, $yield, $values->numbers['uptake']),
+                'packs' => null === $factor || $factor <= 0 ? [] : \array_slice($backwards->wholePacks($recipe, $factor), 0, 6),
+            ],
+            $this->status($values),
+        );
     }
 
     /** @return array{BenchValues, Cut, bool} */
     private function trayAsked(Request $request): array
     {
-        return [BenchValues::read($request, TrayBench::ASKED), Cut::tryFrom($request->query->getString('cut')) ?? Cut::Squares, 'table' !== $request->query->getString('on')];
+        return [
+            BenchValues::read($request, TrayBench::ASKED),
+            Cut::tryFrom($request->query->getString('cut')) ?? Cut::Squares,
+            'table' !== $request->query->getString('on'),
+        ];
     }
 
     /**
@@ -131,9 +220,38 @@ final class BenchController extends AbstractController
             return [$own, $form, ''];
         }
         try {
-            return [new Vessel('asked', 'A pot of these numbers', VesselKind::Pot, KitchenReader::shapeOf($form, $numbers['rimMm'], $numbers['baseMm'], $numbers['lengthMm'], $numbers['heightMm'], $numbers['brimful'] ?? null), Metal::Steel, 1.0), $form, ''];
+            return [
+                new Vessel(
+                    'asked',
+                    'A pot of these numbers',
+                    VesselKind::Pot,
+                    KitchenReader::shapeOf(
+                        $form,
+                        $numbers['rimMm'],
+                        $numbers['baseMm'],
+                        $numbers['lengthMm'],
+                        $numbers['heightMm'],
+                        $numbers['brimful'] ?? null,
+                    ),
+                    Metal::Steel,
+                    1.0,
+                ),
+                $form,
+                '',
+            ];
         } catch (\DomainException $impossible) {
-            return [new Vessel('asked', 'A pot of these numbers', VesselKind::Pot, KitchenReader::shapeOf($form, $numbers['rimMm'], $numbers['baseMm'], $numbers['lengthMm'], $numbers['heightMm'], null), Metal::Steel, 1.0), $form, $impossible->getMessage()];
+            return [
+                new Vessel(
+                    'asked',
+                    'A pot of these numbers',
+                    VesselKind::Pot,
+                    KitchenReader::shapeOf($form, $numbers['rimMm'], $numbers['baseMm'], $numbers['lengthMm'], $numbers['heightMm'], null),
+                    Metal::Steel,
+                    1.0,
+                ),
+                $form,
+                $impossible->getMessage(),
+            ];
         }
     }
 

@@ -32,14 +32,26 @@ final class BoxesController extends StationController
     public function boxes(int $id, Request $request): Response
     {
         $open = $this->desk->open($id);
-        $form = $this->createForm(BoxesType::class, $open->document, ['dishes' => $open->feast->dishes, 'moments' => $open->feast->moments]);
+        $form = $this->createForm(BoxesType::class, $open->document, [
+            'dishes' => $open->feast->dishes,
+            'moments' => $open->feast->moments,
+        ]);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $document */
             $document = $form->getData();
             $remove = $request->request->get('remove');
             $last = $open->feast->lastMoment();
-            $fresh = $request->request->has('add') ? ['id' => 'b-'.strtolower(Uuid::v7()->toBase32()), 'name' => 'Gift box', 'count' => 10, 'holds' => [], 'packSeconds' => 60, 'at' => $last->id] : null;
+            $fresh = $request->request->has('add')
+                ? [
+                    'id' => 'b-'.strtolower(Uuid::v7()->toBase32()),
+                    'name' => 'Gift box',
+                    'count' => 10,
+                    'holds' => [],
+                    'packSeconds' => 60,
+                    'at' => $last->id,
+                ]
+                : null;
             $document['boxes'] = array_map(static function (mixed $box): mixed {
                 if (\is_array($box) && \is_array($box['holds'] ?? null)) {
                     $box['holds'] = (object) array_filter($box['holds'], static fn (mixed $v): bool => null !== $v && 0 !== $v);
@@ -56,7 +68,11 @@ final class BoxesController extends StationController
 
         $counts = $this->counts($open, $plan->quantities);
 
-        return $this->station('boxes', $open, $plan, ['form' => $form, 'counts' => $counts, 'drawn' => array_map((new BoxDrawing())->of(...), $counts)]);
+        return $this->station('boxes', $open, $plan, [
+            'form' => $form,
+            'counts' => $counts,
+            'drawn' => array_map((new BoxDrawing())->of(...), $counts),
+        ]);
     }
 
     #[Route('/feasts/{id}/labels.pdf', name: 'labels_pdf', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
@@ -64,7 +80,12 @@ final class BoxesController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return $printer->print('paper/labels.html.twig', ['feast' => $open->feast, 'counts' => $this->counts($open, $this->desk->quantities($open))], $request, $open->feast->name.' labels');
+        return $printer->print(
+            'paper/labels.html.twig',
+            ['feast' => $open->feast, 'counts' => $this->counts($open, $this->desk->quantities($open))],
+            $request,
+            $open->feast->name.' labels',
+        );
     }
 
     /** @return list<BoxCount> */

@@ -24,7 +24,11 @@ final class CardsController extends StationController
         $plan = $this->plans->shown($open);
         $cards = CardMaker::cards($plan->quantities);
 
-        return $this->station('cards', $open, $plan, ['cards' => $cards, 'ticked' => array_intersect_key($day->done($open->record), array_flip($this->bowls($cards))), 'bowls' => \count($this->bowls($cards))]);
+        return $this->station('cards', $open, $plan, [
+            'cards' => $cards,
+            'ticked' => array_intersect_key($day->done($open->record), array_flip($this->bowls($cards))),
+            'bowls' => \count($this->bowls($cards)),
+        ]);
     }
 
     #[Route('/feasts/{id}/cards', name: 'cards_tick', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
@@ -53,7 +57,12 @@ final class CardsController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return $printer->print('paper/cards.html.twig', ['feast' => $open->feast, 'cards' => CardMaker::cards($this->desk->quantities($open))], $request, $open->feast->name.' measuring cards');
+        return $printer->print(
+            'paper/cards.html.twig',
+            ['feast' => $open->feast, 'cards' => CardMaker::cards($this->desk->quantities($open))],
+            $request,
+            $open->feast->name.' measuring cards',
+        );
     }
 
     /**

@@ -49,7 +49,13 @@ final class DipsticksController extends StationController
             }
         }
 
-        return $this->station('dipsticks', $open, $plan, ['sticks' => $this->sticks($plan->quantities), 'pours' => $pours, 'serving' => $serving, 'signs' => (new StopSigns($this->larder))->of($plan, $open->feast, $open->kitchen), 'left' => LeftInPots::of($plan->quantities, $this->larder)]);
+        return $this->station('dipsticks', $open, $plan, [
+            'sticks' => $this->sticks($plan->quantities),
+            'pours' => $pours,
+            'serving' => $serving,
+            'signs' => (new StopSigns($this->larder))->of($plan, $open->feast, $open->kitchen),
+            'left' => LeftInPots::of($plan->quantities, $this->larder),
+        ]);
     }
 
     #[Route('/feasts/{id}/dipsticks.pdf', name: 'dipsticks_pdf', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
@@ -57,7 +63,18 @@ final class DipsticksController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return $printer->print('paper/dipsticks.html.twig', ['feast' => $open->feast, 'sheets' => array_map(static fn (PotStick $s): array => $sheet->of($s, PdfPrinter::paper($request)), $this->sticks($this->desk->quantities($open)))], $request, $open->feast->name.' dipsticks');
+        return $printer->print(
+            'paper/dipsticks.html.twig',
+            [
+                'feast' => $open->feast,
+                'sheets' => array_map(
+                    static fn (PotStick $s): array => $sheet->of($s, PdfPrinter::paper($request)),
+                    $this->sticks($this->desk->quantities($open)),
+                ),
+            ],
+            $request,
+            $open->feast->name.' dipsticks',
+        );
     }
 
     /** @return list<PotStick> */

@@ -22,8 +22,13 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** The writing desk: recipes while they are written. */
 final class DraftController extends AbstractController
 {
-    public function __construct(private readonly DraftDesk $desk, private readonly DraftPage $page, private readonly Larder $larder, private readonly CurrentKitchen $kitchen, private readonly TranslatorInterface $translator)
-    {
+    public function __construct(
+        private readonly DraftDesk $desk,
+        private readonly DraftPage $page,
+        private readonly Larder $larder,
+        private readonly CurrentKitchen $kitchen,
+        private readonly TranslatorInterface $translator,
+    ) {
     }
 
     #[Route('/drafts', name: 'draft_begin', methods: ['POST'])]
@@ -71,8 +76,21 @@ final class DraftController extends AbstractController
         }
         $editing = new Editing($this->larder, $this->kitchen->equipment()->cupMl);
         $posted = $request->request->all();
-        $draft = $editing->typed($open->draft, \is_array($posted['head'] ?? null) ? $posted['head'] : null, \is_array($posted['step'] ?? null) ? $posted['step'] : null, $at);
-        $with = array_map(static fn (string $field): string => $request->request->getString($field), ['process' => 'process', 'from' => 'from', 'to' => 'to', 'line' => 'line', 'dial' => 'dial', 'moves' => 'moves', 'base' => 'base']);
+        $draft = $editing->typed(
+            $open->draft,
+            \is_array($posted['head'] ?? null) ? $posted['head'] : null,
+            \is_array($posted['step'] ?? null) ? $posted['step'] : null,
+            $at,
+        );
+        $with = array_map(static fn (string $field): string => $request->request->getString($field), [
+            'process' => 'process',
+            'from' => 'from',
+            'to' => 'to',
+            'line' => 'line',
+            'dial' => 'dial',
+            'moves' => 'moves',
+            'base' => 'base',
+        ]);
         $edited = $editing->apply($draft, 'save' === $operation ? '' : $operation, $with, $at);
         $version = $request->request->getString('version');
         try {
@@ -84,7 +102,13 @@ final class DraftController extends AbstractController
             return $this->save($id, $at);
         }
         if ('' !== $edited->refusal) {
-            return $this->show($this->desk->open($id), $edited->open, $this->translator->trans($edited->refusal, $edited->placeholders()), Response::HTTP_UNPROCESSABLE_ENTITY, $with);
+            return $this->show(
+                $this->desk->open($id),
+                $edited->open,
+                $this->translator->trans($edited->refusal, $edited->placeholders()),
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+                $with,
+            );
         }
 
         return $this->redirectToRoute('draft', ['id' => $id, 'step' => $edited->open], Response::HTTP_SEE_OTHER);
@@ -96,7 +120,12 @@ final class DraftController extends AbstractController
         try {
             $revision = $this->desk->save($open->record);
         } catch (FaultyDocument) {
-            return $this->show($open, $at, $this->translator->trans('It can\'t go into the book yet: see what is still to be mended.'), Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->show(
+                $open,
+                $at,
+                $this->translator->trans('It can\'t go into the book yet: see what is still to be mended.'),
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         $this->addFlash('good', 'It is in the book.');
 
@@ -106,7 +135,17 @@ final class DraftController extends AbstractController
     /** @param array<string, string> $with what was typed into the small fields */
     private function show(OpenDraft $open, int $index, string $refusal = '', int $status = Response::HTTP_OK, array $with = []): Response
     {
-        return $this->render('drafts/draft.html.twig', ['open' => $open, 'page' => $this->page->of($open, $index), 'refusal' => $refusal, 'with' => $with, 'kitchen' => $this->kitchen->get()], new Response(status: $status));
+        return $this->render(
+            'drafts/draft.html.twig',
+            [
+                'open' => $open,
+                'page' => $this->page->of($open, $index),
+                'refusal' => $refusal,
+                'with' => $with,
+                'kitchen' => $this->kitchen->get(),
+            ],
+            new Response(status: $status),
+        );
     }
 
     private function guard(Request $request): void

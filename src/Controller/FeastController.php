@@ -21,9 +21,20 @@ use Symfony\Component\Routing\Attribute\Route;
 final class FeastController extends AbstractController
 {
     #[Route('/', name: 'feasts', methods: ['GET', 'POST'])]
-    public function feasts(Request $request, FeastRepository $feasts, CurrentKitchen $kitchen, FeastDesk $desk, FaultMapper $faults, ClockInterface $clock, KitchenRepository $kitchens): Response
-    {
-        $form = $this->createForm(NewFeastType::class, ['timeZone' => $clock->now()->getTimezone()->getName(), 'count' => 20], ['kitchens' => $kitchens->household()]);
+    public function feasts(
+        Request $request,
+        FeastRepository $feasts,
+        CurrentKitchen $kitchen,
+        FeastDesk $desk,
+        FaultMapper $faults,
+        ClockInterface $clock,
+        KitchenRepository $kitchens,
+    ): Response {
+        $form = $this->createForm(
+            NewFeastType::class,
+            ['timeZone' => $clock->now()->getTimezone()->getName(), 'count' => 20],
+            ['kitchens' => $kitchens->household()],
+        );
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $wish */

@@ -25,10 +25,25 @@ final class GuestsController extends StationController
         if ($form->isSubmitted() && $form->isValid()) {
             /** @var array<string, mixed> $document */
             $document = $form->getData();
-            foreach (['groups' => ['id' => 'g-'.Uuid::v7()->toBase32(), 'name' => 'More guests', 'count' => 1, 'appetite' => 1], 'moments' => ['id' => 'm-'.Uuid::v7()->toBase32(), 'kind' => 'sitting', 'name' => 'Sitting', 'time' => '20:00', 'bowls' => 0]] as $list => $fresh) {
+            foreach (
+                [
+                    'groups' => ['id' => 'g-'.Uuid::v7()->toBase32(), 'name' => 'More guests', 'count' => 1, 'appetite' => 1],
+                    'moments' => [
+                        'id' => 'm-'.Uuid::v7()->toBase32(),
+                        'kind' => 'sitting',
+                        'name' => 'Sitting',
+                        'time' => '20:00',
+                        'bowls' => 0,
+                    ],
+                ] as $list => $fresh
+            ) {
                 $fresh['id'] = strtolower($fresh['id']);
                 $remove = $request->request->all('remove')[$list] ?? null;
-                $document[$list] = $this->rows($document[$list] ?? null, is_numeric($remove) ? (int) $remove : null, isset($request->request->all('add')[$list]) ? $fresh : null);
+                $document[$list] = $this->rows(
+                    $document[$list] ?? null,
+                    is_numeric($remove) ? (int) $remove : null,
+                    isset($request->request->all('add')[$list]) ? $fresh : null,
+                );
             }
             $taken = $this->take($form, $open, $document, $request);
             if ($taken && !$this->inPlace($request)) {
@@ -40,7 +55,13 @@ final class GuestsController extends StationController
 
         $plan = $this->plans->shown($open);
 
-        return $this->station('guests', $open, $plan, ['form' => $form, 'curves' => array_map(static fn (PlannedDish $p): array => $p->dish->isBase ? [] : DemandCurve::of($open->feast, $p), $plan->quantities->dishes)]);
+        return $this->station('guests', $open, $plan, [
+            'form' => $form,
+            'curves' => array_map(
+                static fn (PlannedDish $p): array => $p->dish->isBase ? [] : DemandCurve::of($open->feast, $p),
+                $plan->quantities->dishes,
+            ),
+        ]);
     }
 
     /** @return array<string, string> ids by name */

@@ -25,8 +25,13 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The kitchens of the household: what there is to cook with, as it is entered. */
 final class KitchenController extends AbstractController
 {
-    public function __construct(private readonly CurrentKitchen $current, private readonly KitchenRepository $kitchens, private readonly KitchenDesk $desk, private readonly KitchenRows $rows, private readonly FaultMapper $faults)
-    {
+    public function __construct(
+        private readonly CurrentKitchen $current,
+        private readonly KitchenRepository $kitchens,
+        private readonly KitchenDesk $desk,
+        private readonly KitchenRows $rows,
+        private readonly FaultMapper $faults,
+    ) {
     }
 
     #[Route('/kitchen/{id}', name: 'kitchen', requirements: ['id' => '[1-9]\d{0,8}'], defaults: ['id' => null], methods: ['GET', 'POST'])]
@@ -56,7 +61,9 @@ final class KitchenController extends AbstractController
     {
         $kitchen = $this->enter($id);
         $document = $this->rows->read($kitchen);
-        $at = $this->rows->at($document, $vessel) ?? throw $this->createNotFoundException(\sprintf('This kitchen has no vessel "%s".', $vessel));
+        $at =
+            $this->rows->at($document, $vessel) ??
+            throw $this->createNotFoundException(\sprintf('This kitchen has no vessel "%s".', $vessel));
         $form = $this->createForm(VesselType::class, $document['vessels'][$at]);
         $form->handleRequest($request);
         if ($form->isSubmitted() && $form->isValid()) {
@@ -66,13 +73,19 @@ final class KitchenController extends AbstractController
                 [$next, $opened] = $this->rows->vessel($document, $at, $changed, $request->request->all());
                 $this->desk->change($kitchen, $next);
 
-                return null === $opened ? $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER) : $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
+                return null === $opened
+                    ? $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER)
+                    : $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument $faulty) {
                 $this->faults->map($form, $faulty->under('/vessels/'.$at));
             }
         }
 
-        return $this->show($kitchen, $shelf, ['form' => $this->createForm(KitchenType::class, $document), 'asked' => $form, 'opened' => $vessel]);
+        return $this->show($kitchen, $shelf, [
+            'form' => $this->createForm(KitchenType::class, $document),
+            'asked' => $form,
+            'opened' => $vessel,
+        ]);
     }
 
     #[Route('/kitchen/{id}/vessels', name: 'vessel_new', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
@@ -106,7 +119,10 @@ final class KitchenController extends AbstractController
             }
         }
 
-        return $this->show($kitchen, $shelf, ['form' => $this->createForm(KitchenType::class, $this->rows->read($kitchen)), 'upload' => $upload]);
+        return $this->show($kitchen, $shelf, [
+            'form' => $this->createForm(KitchenType::class, $this->rows->read($kitchen)),
+            'upload' => $upload,
+        ]);
     }
 
     #[Route('/kitchens/new', name: 'kitchen_new', methods: ['POST'])]
@@ -122,12 +138,18 @@ final class KitchenController extends AbstractController
     #[Route('/kitchen/{id}.json', name: 'kitchen_document', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
     public function document(int $id): Response
     {
-        return new Response($this->enter($id)->getDocument(), headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="kitchen.json"']);
+        return new Response(
+            $this->enter($id)->getDocument(),
+            headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="kitchen.json"'],
+        );
     }
 
     private function enter(?int $id): Kitchen
     {
-        $kitchen = null === $id ? $this->current->home() : ($this->kitchens->find($id) ?? throw $this->createNotFoundException(\sprintf('There is no kitchen %d.', $id)));
+        $kitchen =
+            null === $id
+                ? $this->current->home()
+                : $this->kitchens->find($id) ?? throw $this->createNotFoundException(\sprintf('There is no kitchen %d.', $id));
         $this->current->enter($kitchen);
 
         return $kitchen;
@@ -136,6 +158,15 @@ final class KitchenController extends AbstractController
     /** @param array<string, mixed> $values */
     private function show(Kitchen $kitchen, VesselShelf $shelf, array $values): Response
     {
-        return $this->render('kitchen/kitchen.html.twig', ['kitchen' => $kitchen, 'kitchens' => $this->kitchens->household(), 'equipment' => $this->current->equipment(), 'shelf' => $shelf->of($this->current->equipment()), 'asked' => null, 'opened' => null, 'upload' => $values['upload'] ?? $this->createForm(DocumentFileType::class), ...$values]);
+        return $this->render('kitchen/kitchen.html.twig', [
+            'kitchen' => $kitchen,
+            'kitchens' => $this->kitchens->household(),
+            'equipment' => $this->current->equipment(),
+            'shelf' => $shelf->of($this->current->equipment()),
+            'asked' => null,
+            'opened' => null,
+            'upload' => $values['upload'] ?? $this->createForm(DocumentFileType::class),
+            ...$values,
+        ]);
     }
 }

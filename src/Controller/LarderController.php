@@ -21,7 +21,12 @@ use Symfony\Component\String\Slugger\SluggerInterface;
 
 final class LarderController extends AbstractController
 {
-    private const NEW_THING = ['density' => 0.6, 'potMl' => 0.7, 'diet' => 'plant', 'pack' => ['name' => 'loose', 'grams' => 100, 'loose' => true]];
+    private const NEW_THING = [
+        'density' => 0.6,
+        'potMl' => 0.7,
+        'diet' => 'plant',
+        'pack' => ['name' => 'loose', 'grams' => 100, 'loose' => true],
+    ];
 
     #[Route('/larder', name: 'larder', methods: ['GET'])]
     public function larder(Request $request, Larder $larder, CurrentKitchen $kitchen): Response
@@ -36,19 +41,44 @@ final class LarderController extends AbstractController
             default => $larder->search($asked),
         };
 
-        return $this->render('larder/larder.html.twig', ['asked' => $asked, 'found' => $found, 'weighed' => $weighed, 'cup' => $kitchen->equipment()->cupMl, 'larder' => $larder]);
+        return $this->render('larder/larder.html.twig', [
+            'asked' => $asked,
+            'found' => $found,
+            'weighed' => $weighed,
+            'cup' => $kitchen->equipment()->cupMl,
+            'larder' => $larder,
+        ]);
     }
 
     #[Route('/larder/new', name: 'larder_new', methods: ['GET', 'POST'], priority: 1)]
-    public function add(Request $request, KitchenLarder $larder, CurrentKitchen $kitchen, FaultMapper $faults, SluggerInterface $slugger): Response
-    {
+    public function add(
+        Request $request,
+        KitchenLarder $larder,
+        CurrentKitchen $kitchen,
+        FaultMapper $faults,
+        SluggerInterface $slugger,
+    ): Response {
         return $this->edit(null, self::NEW_THING, $request, $larder, $kitchen, $faults, $slugger);
     }
 
     #[Route('/larder/{id}', name: 'larder_thing', requirements: ['id' => '[a-z0-9][a-z0-9_.-]{0,79}'], methods: ['GET', 'POST'])]
-    public function thing(string $id, Request $request, KitchenLarder $larder, CurrentKitchen $kitchen, FaultMapper $faults, SluggerInterface $slugger): Response
-    {
-        return $this->edit($id, $larder->thing($id) ?? throw $this->createNotFoundException('The larder holds no such thing.'), $request, $larder, $kitchen, $faults, $slugger);
+    public function thing(
+        string $id,
+        Request $request,
+        KitchenLarder $larder,
+        CurrentKitchen $kitchen,
+        FaultMapper $faults,
+        SluggerInterface $slugger,
+    ): Response {
+        return $this->edit(
+            $id,
+            $larder->thing($id) ?? throw $this->createNotFoundException('The larder holds no such thing.'),
+            $request,
+            $larder,
+            $kitchen,
+            $faults,
+            $slugger,
+        );
     }
 
     #[Route('/larder/{id}/forget', name: 'larder_forget', requirements: ['id' => '[a-z0-9][a-z0-9_.-]{0,79}'], methods: ['POST'])]
@@ -68,8 +98,15 @@ final class LarderController extends AbstractController
     }
 
     /** @param array<string, mixed> $thing */
-    private function edit(?string $id, array $thing, Request $request, KitchenLarder $larder, CurrentKitchen $kitchen, FaultMapper $faults, SluggerInterface $slugger): Response
-    {
+    private function edit(
+        ?string $id,
+        array $thing,
+        Request $request,
+        KitchenLarder $larder,
+        CurrentKitchen $kitchen,
+        FaultMapper $faults,
+        SluggerInterface $slugger,
+    ): Response {
         $pack = \is_array($thing['pack'] ?? null) ? $thing['pack'] : [];
         $form = $this->createForm(ThingType::class, [...$thing, 'packName' => $pack['name'] ?? '', 'packGrams' => $pack['grams'] ?? null]);
         $form->handleRequest($request);
@@ -82,19 +119,37 @@ final class LarderController extends AbstractController
             } elseif (null !== $cup) {
                 $typed['density'] = $cup;
             }
-            $typed['pack'] = [...$pack, 'name' => '' === $typed['packName'] ? 'loose' : $typed['packName'], 'grams' => $typed['packGrams'] ?? 100];
+            $typed['pack'] = [
+                ...$pack,
+                'name' => '' === $typed['packName'] ? 'loose' : $typed['packName'],
+                'grams' => $typed['packGrams'] ?? 100,
+            ];
             unset($typed['cupGrams'], $typed['packName'], $typed['packGrams']);
             $name = \is_string($typed['name'] ?? null) ? $typed['name'] : '';
             try {
-                $larder->keep($id ?? $larder->freeId(mb_substr(strtolower($slugger->slug($name)->toString()), 0, 60)), array_filter($typed, static fn (mixed $v): bool => null !== $v && [] !== $v));
+                $larder->keep(
+                    $id ?? $larder->freeId(mb_substr(strtolower($slugger->slug($name)->toString()), 0, 60)),
+                    array_filter($typed, static fn (mixed $v): bool => null !== $v && [] !== $v),
+                );
                 $this->addFlash('good', 'The larder knows it now.');
 
                 return $this->redirectToRoute('larder', ['q' => $name], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument $faulty) {
-                $faults->map($form, $faulty, ['/pack/grams' => 'packGrams', '/pack/name' => 'packName', '/density' => null !== $cup ? 'cupGrams' : 'density']);
+                $faults->map($form, $faulty, [
+                    '/pack/grams' => 'packGrams',
+                    '/pack/name' => 'packName',
+                    '/density' => null !== $cup ? 'cupGrams' : 'density',
+                ]);
             }
         }
 
-        return $this->render('larder/thing.html.twig', ['id' => $id, 'form' => $form, 'name' => $thing['name'] ?? '', 'own' => null !== $id && $larder->isOwn($id), 'ships' => null !== $id && $larder->ships($id), 'cup' => $kitchen->equipment()->cupMl]);
+        return $this->render('larder/thing.html.twig', [
+            'id' => $id,
+            'form' => $form,
+            'name' => $thing['name'] ?? '',
+            'own' => null !== $id && $larder->isOwn($id),
+            'ships' => null !== $id && $larder->ships($id),
+            'cup' => $kitchen->equipment()->cupMl,
+        ]);
     }
 }

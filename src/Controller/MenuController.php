@@ -47,7 +47,15 @@ final class MenuController extends StationController
             // A feast keeps the revision it was planned with.
             $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
             $added = $request->request->has('add') ? $this->recipes->find($slug, $revision) : null;
-            $fresh = $request->request->has('add') ? ['id' => 'd-'.strtolower(Uuid::v7()->toBase32()), 'recipe' => $slug, 'revision' => $revision, 'uptake' => 0.9, ...(null === $added ? [] : ['readyEarlier' => Earliness::usual($added)])] : null;
+            $fresh = $request->request->has('add')
+                ? [
+                    'id' => 'd-'.strtolower(Uuid::v7()->toBase32()),
+                    'recipe' => $slug,
+                    'revision' => $revision,
+                    'uptake' => 0.9,
+                    ...null === $added ? [] : ['readyEarlier' => Earliness::usual($added)],
+                ]
+                : null;
             $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
             $taken = $this->take($form, $open, $document, $request);
             if ($taken && !$this->inPlace($request)) {
@@ -59,6 +67,12 @@ final class MenuController extends StationController
 
         $plan = $this->plans->shown($open);
 
-        return $this->station('menu', $open, $plan, ['form' => $form, 'recipes' => $this->recipes->all(), 'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams), 'bases' => MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder), 'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder)]);
+        return $this->station('menu', $open, $plan, [
+            'form' => $form,
+            'recipes' => $this->recipes->all(),
+            'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams),
+            'bases' => MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder),
+            'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder),
+        ]);
     }
 }

@@ -47,7 +47,13 @@ final class PotsController extends StationController
             $open = $this->desk->open($id);
             $plan = $this->plans->shown($open);
 
-            return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => array_map($this->faults->say(...), $faults)], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
+            return $this->station(
+                'pots',
+                $open,
+                $plan,
+                ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => array_map($this->faults->say(...), $faults)],
+                new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY),
+            );
         }
 
         return $this->redirectToRoute('pots', ['id' => $id], Response::HTTP_SEE_OTHER);

@@ -47,7 +47,12 @@ final class RecipeController extends AbstractController
             }
         }
 
-        return $this->render('recipes/book.html.twig', ['book' => $page->of(), 'drafts' => $desk->titles(), 'form' => $form, 'kitchen' => $this->kitchen->get()]);
+        return $this->render('recipes/book.html.twig', [
+            'book' => $page->of(),
+            'drafts' => $desk->titles(),
+            'form' => $form,
+            'kitchen' => $this->kitchen->get(),
+        ]);
     }
 
     private function taken(RecipeRevision|RecipeDraft $taken): Response
@@ -80,14 +85,31 @@ final class RecipeController extends AbstractController
         $newest = $this->book->revision($slug) ?? throw $this->createNotFoundException('There is no such recipe.');
         $to = $request->query->getInt('to') ?: $newest->getNumber();
         $from = $request->query->getInt('from') ?: max(1, $to - 1);
-        [$before, $after] = array_map(fn (int $number): Draft => Draft::read(($this->book->revision($slug, $number) ?? throw $this->createNotFoundException('There is no such revision.'))->getDocument()), [$from, $to]);
+        [$before, $after] = array_map(
+            fn (int $number): Draft => Draft::read(
+                (
+                    $this->book->revision($slug, $number) ?? throw $this->createNotFoundException('There is no such revision.')
+                )->getDocument(),
+            ),
+            [$from, $to],
+        );
 
-        return $this->render('recipes/compare.html.twig', ['slug' => $slug, 'name' => $newest->getRecipe()->getName(), 'from' => $from, 'to' => $to, 'numbers' => range(1, $newest->getNumber()), 'differences' => (new Comparing($larder))->differences($before, $after), 'kitchen' => $this->kitchen->get()]);
+        return $this->render('recipes/compare.html.twig', [
+            'slug' => $slug,
+            'name' => $newest->getRecipe()->getName(),
+            'from' => $from,
+            'to' => $to,
+            'numbers' => range(1, $newest->getNumber()),
+            'differences' => (new Comparing($larder))->differences($before, $after),
+            'kitchen' => $this->kitchen->get(),
+        ]);
     }
 
     private function shown(string $template, string $slug, Request $request, RecipePage $page): Response
     {
-        $revision = $this->book->revision($slug, $request->query->getInt('revision') ?: null) ?? throw $this->createNotFoundException('There is no such recipe.');
+        $revision =
+            $this->book->revision($slug, $request->query->getInt('revision') ?: null) ??
+            throw $this->createNotFoundException('There is no such recipe.');
         $written = $this->book->find($slug, $revision->getNumber()) ?? throw $this->createNotFoundException('There is no such recipe.');
         $asked = WaysAsked::of($request->query, $written);
         $recipe = $this->book->find($slug, $revision->getNumber(), $asked->choices) ?? $written;
@@ -95,26 +117,53 @@ final class RecipeController extends AbstractController
         $wanted = filter_var($makes, \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 1, 'max_range' => 10_000_000]]);
         $refused = false === $wanted && '' !== $makes ? $makes : null;
 
-        return $this->render($template, [
-            'revision' => $revision, 'recipe' => $recipe, 'written' => $written, 'asked' => $asked, 'refused' => $refused, 'kitchen' => $this->kitchen->get(),
-            'page' => $page->of($recipe, $this->kitchen->equipment(), false === $wanted ? null : $wanted),
-        ], null !== $refused || [] !== $asked->faults ? new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY) : null);
+        return $this->render(
+            $template,
+            [
+                'revision' => $revision,
+                'recipe' => $recipe,
+                'written' => $written,
+                'asked' => $asked,
+                'refused' => $refused,
+                'kitchen' => $this->kitchen->get(),
+                'page' => $page->of($recipe, $this->kitchen->equipment(), false === $wanted ? null : $wanted),
+            ],
+            null !== $refused || [] !== $asked->faults ? new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY) : null,
+        );
     }
 
-    #[Route('/recipes/{slug}.jsonld', name: 'recipe_json_ld', requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'], methods: ['GET'], priority: 1)]
+    #[Route(
+        '/recipes/{slug}.jsonld',
+        name: 'recipe_json_ld',
+        requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'],
+        methods: ['GET'],
+        priority: 1,
+    ),]
     public function jsonLd(string $slug, RecipeJsonLd $jsonLd): Response
     {
         $revision = $this->book->revision($slug) ?? throw $this->createNotFoundException('There is no such recipe.');
         $recipe = $this->book->find($slug, $revision->getNumber()) ?? throw $this->createNotFoundException('There is no such recipe.');
 
-        return new Response($jsonLd->write($recipe, $this->kitchen->equipment(), $revision->getDocument()), headers: ['Content-Type' => 'application/ld+json', 'Content-Disposition' => 'attachment; filename="'.$slug.'.jsonld"']);
+        return new Response(
+            $jsonLd->write($recipe, $this->kitchen->equipment(), $revision->getDocument()),
+            headers: ['Content-Type' => 'application/ld+json', 'Content-Disposition' => 'attachment; filename="'.$slug.'.jsonld"'],
+        );
     }
 
-    #[Route('/recipes/{slug}.json', name: 'recipe_document', requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'], methods: ['GET'], priority: 1)]
+    #[Route(
+        '/recipes/{slug}.json',
+        name: 'recipe_document',
+        requirements: ['slug' => '[a-z0-9][a-z0-9_-]*'],
+        methods: ['GET'],
+        priority: 1,
+    ),]
     public function document(string $slug): Response
     {
         $revision = $this->book->revision($slug) ?? throw $this->createNotFoundException('There is no such recipe.');
 
-        return new Response($revision->getDocument(), headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.$slug.'.json"']);
+        return new Response(
+            $revision->getDocument(),
+            headers: ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="'.$slug.'.json"'],
+        );
     }
 }

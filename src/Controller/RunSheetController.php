@@ -50,10 +50,20 @@ final class RunSheetController extends StationController
             /** @var array<string, mixed> $document */
             $document = $form->getData();
             $remove = $request->request->get('remove');
-            $fresh = $request->request->has('add') ? ['person' => (string) array_key_first($open->kitchen->people), 'day' => 0, 'from' => '15:00', 'to' => '19:00'] : null;
+            $fresh = $request->request->has('add')
+                ? ['person' => (string) array_key_first($open->kitchen->people), 'day' => 0, 'from' => '15:00', 'to' => '19:00']
+                : null;
             $document['hands'] = $this->rows($document['hands'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
             $lent = $request->request->get('remove-other');
-            $other = $request->request->has('add-other') ? ['name' => 'Rice for the hall', 'on' => (string) array_key_first($open->kitchen->burners), 'day' => 0, 'from' => '12:00', 'to' => '13:00'] : null;
+            $other = $request->request->has('add-other')
+                ? [
+                    'name' => 'Rice for the hall',
+                    'on' => (string) array_key_first($open->kitchen->burners),
+                    'day' => 0,
+                    'from' => '12:00',
+                    'to' => '13:00',
+                ]
+                : null;
             $document['otherWork'] = $this->rows($document['otherWork'] ?? null, is_numeric($lent) ? (int) $lent : null, $other);
             if ($this->take($form, $open, $document, $request)) {
                 return $this->redirectToRoute('run_sheet', ['id' => $id], Response::HTTP_SEE_OTHER);
@@ -64,7 +74,17 @@ final class RunSheetController extends StationController
         $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
         $places = StepPlaces::of($plan, $open->kitchen);
 
-        return $this->station('run_sheet', $open, $plan, ['form' => $form, 'chart' => $chart->draw($plan, $open, $side, $places), 'side' => $side, 'sides' => RunSheetSide::cases(), 'places' => $places, 'rhythms' => Rhythm::of($plan), 'clocks' => ClockChange::during($plan, $open->feast->timeZone), 'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen), 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d')]);
+        return $this->station('run_sheet', $open, $plan, [
+            'form' => $form,
+            'chart' => $chart->draw($plan, $open, $side, $places),
+            'side' => $side,
+            'sides' => RunSheetSide::cases(),
+            'places' => $places,
+            'rhythms' => Rhythm::of($plan),
+            'clocks' => ClockChange::during($plan, $open->feast->timeZone),
+            'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen),
+            'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d'),
+        ]);
     }
 
     /** Holds a step at a time, or lets it go; the rest is planned around it. */
@@ -76,28 +96,56 @@ final class RunSheetController extends StationController
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $step = $request->request->getString('step');
-        $pins = array_values(array_filter(\is_array($open->document['pins'] ?? null) ? $open->document['pins'] : [], static fn (mixed $pin): bool => \is_array($pin) && $step !== ($pin['step'] ?? null)));
+        $pins = array_values(
+            array_filter(
+                \is_array($open->document['pins'] ?? null) ? $open->document['pins'] : [],
+                static fn (mixed $pin): bool => \is_array($pin) && $step !== ($pin['step'] ?? null),
+            ),
+        );
         if ($request->request->has('shift')) {
-            $pins[] = Pins::moved($this->plans->plan($open), $open->feast, $step, $request->request->getInt('shift')) ?? throw new UnprocessableEntityHttpException('There is no such step in this plan.');
+            $pins[] =
+                Pins::moved($this->plans->plan($open), $open->feast, $step, $request->request->getInt('shift')) ??
+                throw new UnprocessableEntityHttpException('There is no such step in this plan.');
         } elseif (!$request->request->has('let-go')) {
-            $pins[] = ['step' => $step, 'day' => $request->request->getInt('day'), 'time' => trim($request->request->getString('time'))];
+            $pins[] = [
+                'step' => $step,
+                'day' => $request->request->getInt('day'),
+                'time' => trim($request->request->getString('time')),
+            ];
         }
         try {
             $this->desk->change($open, [...$open->document, 'pins' => $pins], $this->seen($request));
             // What stands stays near where it was; what is let go finds its best place again.
             $this->plans->plan($this->desk->open($id), !$request->request->has('let-go'));
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {
-            $this->addFlash('bad', $this->faults->say($refusal instanceof FaultyDocument ? $refusal->faults[0] : new Fault('', $refusal->getMessage())));
+            $this->addFlash(
+                'bad',
+                $this->faults->say($refusal instanceof FaultyDocument ? $refusal->faults[0] : new Fault('', $refusal->getMessage())),
+            );
         }
 
-        return $this->redirectToRoute('run_sheet', ['id' => $id, '_fragment' => $request->request->has('shift') ? 'chart' : 'list', ...array_filter(['by' => $request->request->getString('by')])], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'run_sheet',
+            [
+                'id' => $id,
+                '_fragment' => $request->request->has('shift') ? 'chart' : 'list',
+                ...array_filter(['by' => $request->request->getString('by')]),
+            ],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** @return array<string, string> fires, vessels and people by name: what may be wanted for other work */
     private function things(OpenFeast $open): array
     {
         $things = [];
-        foreach ([...array_values($open->kitchen->burners), ...array_values($open->kitchen->people), ...array_values($open->kitchen->vessels)] as $thing) {
+        foreach (
+            [
+                ...array_values($open->kitchen->burners),
+                ...array_values($open->kitchen->people),
+                ...array_values($open->kitchen->vessels),
+            ] as $thing
+        ) {
             $things[isset($things[$thing->name]) ? $thing->name.' ('.$thing->id.')' : $thing->name] = $thing->id;
         }
 

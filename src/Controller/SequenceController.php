@@ -39,7 +39,10 @@ final class SequenceController extends StationController
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
-        return $this->station('stove', $open, $plan, ['stove' => [] === $plan->steps ? null : $frames->of($plan, $open), 'load' => $load->draw($plan, $open->feast, $open->kitchen)]);
+        return $this->station('stove', $open, $plan, [
+            'stove' => [] === $plan->steps ? null : $frames->of($plan, $open),
+            'load' => $load->draw($plan, $open->feast, $open->kitchen),
+        ]);
     }
 
     /** One step of the plan: how its minutes come about, why it stands where it stands, what goes in. */
@@ -48,7 +51,9 @@ final class SequenceController extends StationController
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
-        $found = $page->of($step, $plan, $open) ?? throw $this->createNotFoundException('The plan has no such step any more. Look at the run sheet.');
+        $found =
+            $page->of($step, $plan, $open) ??
+            throw $this->createNotFoundException('The plan has no such step any more. Look at the run sheet.');
 
         return $this->station('step', $open, $plan, ['here' => 'run_sheet', 'page' => $found]);
     }
@@ -64,12 +69,20 @@ final class SequenceController extends StationController
             }
             $typed = trim($request->request->getString('margin'));
             try {
-                $document = $request->request->has('sure') ? $sure->document($open) : [...$open->document, 'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed)];
+                $document = $request->request->has('sure')
+                    ? $sure->document($open)
+                    : [
+                        ...$open->document,
+                        'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
+                    ];
                 $this->desk->change($open, $document, $this->seen($request));
 
                 return $this->redirectToRoute('risk', ['id' => $id], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
-                $faults = array_map($this->faults->say(...), $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())]);
+                $faults = array_map(
+                    $this->faults->say(...),
+                    $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())],
+                );
                 $open = $this->desk->open($id);
             }
         }
@@ -78,9 +91,34 @@ final class SequenceController extends StationController
         foreach ($plan->steps as $step) {
             $steps[$step->activity] = $step;
         }
-        $risk = SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? Risk::of($plan->problem, $plan->solution, grace: $plan->margins) : null;
+        $risk =
+            SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps
+                ? Risk::of($plan->problem, $plan->solution, grace: $plan->margins)
+                : null;
 
-        return $this->station('risk', $open, $plan, ['faults' => $faults, 'risk' => $risk, 'held' => Earliness::heldBack($open->feast, $plan), 'short' => null !== $risk && !$plan->isToTheMinute && [] !== Earliness::wanted($plan, $risk), 'steps' => $steps, 'blamed' => \array_slice(array_filter($risk->blame ?? [], static fn (string $id): bool => isset($steps[$id]) && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(), \ARRAY_FILTER_USE_KEY), 0, 8)], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->station(
+            'risk',
+            $open,
+            $plan,
+            [
+                'faults' => $faults,
+                'risk' => $risk,
+                'held' => Earliness::heldBack($open->feast, $plan),
+                'short' => null !== $risk && !$plan->isToTheMinute && [] !== Earliness::wanted($plan, $risk),
+                'steps' => $steps,
+                'blamed' => \array_slice(
+                    array_filter(
+                        $risk->blame ?? [],
+                        static fn (string $id): bool => isset($steps[$id])
+                            && [] !== $steps[$id]->dish->dish->recipe->step($steps[$id]->key->step)->sources(),
+                        \ARRAY_FILTER_USE_KEY,
+                    ),
+                    0,
+                    8,
+                ),
+            ],
+            new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     #[Route('/feasts/{id}/run-sheet.pdf', name: 'run_sheet_pdf', requirements: self::ID, methods: ['GET'])]
@@ -98,7 +136,18 @@ final class SequenceController extends StationController
             }
         }
 
-        return $printer->print($request->query->has('strips') ? 'paper/strips.html.twig' : 'paper/wall.html.twig', ['feast' => $open->feast, 'kitchen' => $open->kitchen, 'plan' => $plan, 'strips' => $strips, 'clocks' => ClockChange::during($plan, $open->feast->timeZone)], $request, $open->feast->name.' run sheet');
+        return $printer->print(
+            $request->query->has('strips') ? 'paper/strips.html.twig' : 'paper/wall.html.twig',
+            [
+                'feast' => $open->feast,
+                'kitchen' => $open->kitchen,
+                'plan' => $plan,
+                'strips' => $strips,
+                'clocks' => ClockChange::during($plan, $open->feast->timeZone),
+            ],
+            $request,
+            $open->feast->name.' run sheet',
+        );
     }
 
     #[Route('/feasts/{id}/run-sheet.ics', name: 'run_sheet_ics', requirements: self::ID, methods: ['GET'])]
@@ -110,7 +159,10 @@ final class SequenceController extends StationController
             throw $this->createNotFoundException('Nobody of that name works in this kitchen.');
         }
 
-        return new Response($calendar->write($open->feast, $open->kitchen, $this->plans->plan($open), '' === $person ? null : $person, $id), headers: ['Content-Type' => 'text/calendar; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="run-sheet.ics"']);
+        return new Response(
+            $calendar->write($open->feast, $open->kitchen, $this->plans->plan($open), '' === $person ? null : $person, $id),
+            headers: ['Content-Type' => 'text/calendar; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="run-sheet.ics"'],
+        );
     }
 
     #[Route('/feasts/{id}/run-sheet.csv', name: 'run_sheet_csv', requirements: self::ID, methods: ['GET'])]
@@ -118,7 +170,10 @@ final class SequenceController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return new Response($csv->write($open->feast, $open->kitchen, $this->plans->plan($open)), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="run-sheet.csv"']);
+        return new Response(
+            $csv->write($open->feast, $open->kitchen, $this->plans->plan($open)),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="run-sheet.csv"'],
+        );
     }
 
     #[Route('/feasts/{id}/plan.json', name: 'plan_json', requirements: self::ID, methods: ['GET'])]
@@ -126,7 +181,10 @@ final class SequenceController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return new Response($json->write($open->feast, $open->kitchen, $this->plans->plan($open)), headers: ['Content-Type' => 'application/json']);
+        return new Response(
+            $json->write($open->feast, $open->kitchen, $this->plans->plan($open)),
+            headers: ['Content-Type' => 'application/json'],
+        );
     }
 
     #[Route('/feasts/{id}/what-if', name: 'what_if', requirements: self::ID, methods: ['GET', 'POST'])]
@@ -147,13 +205,22 @@ final class SequenceController extends StationController
                 $this->desk->change($open, $asked->document, $this->seen($request));
                 $this->addFlash('good', 'Kept: the plan is the one you tried.');
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
-                $this->addFlash('bad', $refusal instanceof FaultyDocument ? $this->faults->say($refusal->faults[0]) : $this->faults->say(new Fault('', $refusal->getMessage())));
+                $this->addFlash(
+                    'bad',
+                    $refusal instanceof FaultyDocument
+                        ? $this->faults->say($refusal->faults[0])
+                        : $this->faults->say(new Fault('', $refusal->getMessage())),
+                );
             }
 
             return $this->redirectToRoute('what_if', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
 
-        return $this->station('what_if', $open, $plan, ['scenarios' => $scenarios, 'asked' => $asked, 'tried' => null === $asked ? null : $whatIf->try($open, $asked)]);
+        return $this->station('what_if', $open, $plan, [
+            'scenarios' => $scenarios,
+            'asked' => $asked,
+            'tried' => null === $asked ? null : $whatIf->try($open, $asked),
+        ]);
     }
 
     /** What one thing brings, for a page that tries them all one after the other. */
@@ -162,10 +229,21 @@ final class SequenceController extends StationController
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
-        $asked = $whatIf->scenarios($open, $plan)[$request->query->getString('try')] ?? throw $this->createNotFoundException('There is no such thing to try.');
+        $asked =
+            $whatIf->scenarios($open, $plan)[$request->query->getString('try')] ??
+            throw $this->createNotFoundException('There is no such thing to try.');
         $verdict = $whatIf->verdict($open, $plan, $asked);
 
-        return new JsonResponse(['id' => $verdict->id, 'won' => $verdict->won, 'out' => $verdict->out, 'mends' => $verdict->mends, 'says' => $translator->trans($verdict->message, ['{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)), '{hands}' => AmountWriter::duration(abs($verdict->hands))])]);
+        return new JsonResponse([
+            'id' => $verdict->id,
+            'won' => $verdict->won,
+            'out' => $verdict->out,
+            'mends' => $verdict->mends,
+            'says' => $translator->trans($verdict->message, [
+                '{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)),
+                '{hands}' => AmountWriter::duration(abs($verdict->hands)),
+            ]),
+        ]);
     }
 
     /** Looks for a better plan for a moment, beginning with the one there is; what it finds is kept. */
@@ -178,6 +256,10 @@ final class SequenceController extends StationController
         }
         $plan = $this->plans->improve($open, max(1, min(100, $request->request->getInt('round', 1))));
 
-        return new JsonResponse(['objective' => $plan->solution->objective, 'bound' => $plan->solution->bound, 'inTime' => $plan->isOnTime()]);
+        return new JsonResponse([
+            'objective' => $plan->solution->objective,
+            'bound' => $plan->solution->bound,
+            'inTime' => $plan->isOnTime(),
+        ]);
     }
 }

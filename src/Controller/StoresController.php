@@ -26,7 +26,13 @@ final class StoresController extends StationController
                 throw $this->createAccessDeniedException('The form is too old. Load the page again.');
             }
             try {
-                $pantry->take($open->record->getKitchen(), $request->request->all('have'), $request->request->all('until'), $request->request->all('price'), $request->request->all('was'));
+                $pantry->take(
+                    $open->record->getKitchen(),
+                    $request->request->all('have'),
+                    $request->request->all('until'),
+                    $request->request->all('price'),
+                    $request->request->all('was'),
+                );
                 if (!$this->inPlace($request)) {
                     return $this->redirectToRoute('stores', ['id' => $id], Response::HTTP_SEE_OTHER);
                 }
@@ -37,7 +43,13 @@ final class StoresController extends StationController
         }
         $plan = $this->plans->shown($open);
 
-        return $this->station('stores', $open, $plan, ['list' => $rows->of($plan->quantities, $open->kitchen), 'fuel' => FuelTally::of($plan, $open->kitchen), 'faults' => $faults], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->station(
+            'stores',
+            $open,
+            $plan,
+            ['list' => $rows->of($plan->quantities, $open->kitchen), 'fuel' => FuelTally::of($plan, $open->kitchen), 'faults' => $faults],
+            new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     #[Route('/feasts/{id}/stores.csv', name: 'stores_csv', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
@@ -45,7 +57,10 @@ final class StoresController extends StationController
     {
         $open = $this->desk->open($id);
 
-        return new Response($csv->write($this->desk->quantities($open)), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="stores.csv"']);
+        return new Response(
+            $csv->write($this->desk->quantities($open)),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="stores.csv"'],
+        );
     }
 
     #[Route('/feasts/{id}/stores.pdf', name: 'stores_pdf', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
@@ -54,6 +69,16 @@ final class StoresController extends StationController
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
-        return $printer->print('paper/stores.html.twig', ['feast' => $open->feast, 'kitchen' => $open->kitchen, 'list' => $rows->of($plan->quantities, $open->kitchen), 'fuel' => FuelTally::of($plan, $open->kitchen)], $request, $open->feast->name.' stores');
+        return $printer->print(
+            'paper/stores.html.twig',
+            [
+                'feast' => $open->feast,
+                'kitchen' => $open->kitchen,
+                'list' => $rows->of($plan->quantities, $open->kitchen),
+                'fuel' => FuelTally::of($plan, $open->kitchen),
+            ],
+            $request,
+            $open->feast->name.' stores',
+        );
     }
 }

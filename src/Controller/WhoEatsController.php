@@ -33,7 +33,12 @@ final class WhoEatsController extends StationController
             }
             $document = $open->document;
             // A ticked box that the kitchen has no rule for is left out.
-            $document['rules'] = array_values(array_filter($request->request->all('rules'), static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r])));
+            $document['rules'] = array_values(
+                array_filter(
+                    $request->request->all('rules'),
+                    static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r]),
+                ),
+            );
             $this->desk->change($open, $document);
 
             return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
@@ -43,6 +48,12 @@ final class WhoEatsController extends StationController
         $plan = $this->plans->shown($open);
         $sugar = SugarOnPlate::of($plan->quantities, $this->larder);
 
-        return $this->station('who_eats', $open, $plan, ['cells' => $cells, 'nothing' => $grid->withNothing($open->feast, $cells), 'order' => $grid->order($open->feast), 'sugar' => $sugar->inPortion, 'onPlate' => $sugar->onPlate]);
+        return $this->station('who_eats', $open, $plan, [
+            'cells' => $cells,
+            'nothing' => $grid->withNothing($open->feast, $cells),
+            'order' => $grid->order($open->feast),
+            'sugar' => $sugar->inPortion,
+            'onPlate' => $sugar->onPlate,
+        ]);
     }
 }

@@ -29,6 +29,11 @@ final readonly class FaultyDocumentListener
         foreach ($faulty->faults as $fault) {
             $faults[] = ['place' => $fault->pointer, 'message' => $this->faults->say($fault)];
         }
-        $event->setResponse(new Response($this->twig->render('faulty.html.twig', ['document' => $faulty->document, 'faults' => $faults]), Response::HTTP_UNPROCESSABLE_ENTITY));
+        $event->setResponse(
+            new Response(
+                $this->twig->render('faulty.html.twig', ['document' => $faulty->document, 'faults' => $faults]),
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            ),
+        );
     }
 }

@@ -11,7 +11,8 @@ use Symfony\Component\HttpKernel\Event\ResponseEvent;
 #[AsEventListener]
 final class SecurityHeadersListener
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+        ."connect-src 'self'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
     public function __invoke(ResponseEvent $event): void
     {

@@ -27,7 +27,16 @@ final readonly class PdfPrinter
         $paper = self::paper($request);
         $pdf = $this->document($template, [...$values, 'paper' => $paper], $paper);
 
-        return new Response($pdf, headers: ['Content-Type' => 'application/pdf', 'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_INLINE, (new AsciiSlugger())->slug($name)->lower().'.pdf')]);
+        return new Response(
+            $pdf,
+            headers: [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => HeaderUtils::makeDisposition(
+                    HeaderUtils::DISPOSITION_INLINE,
+                    (new AsciiSlugger())->slug($name)->lower().'.pdf',
+                ),
+            ],
+        );
     }
 
     public static function paper(Request $request): string
@@ -44,7 +53,14 @@ final readonly class PdfPrinter
     {
         (new Filesystem())->mkdir($this->cache);
         $options = new Options();
-        $options->setIsRemoteEnabled(false)->setIsPhpEnabled(false)->setIsJavascriptEnabled(false)->setDefaultFont('DejaVu Sans')->setFontCache($this->cache)->setTempDir($this->cache)->setIsFontSubsettingEnabled(true);
+        $options
+            ->setIsRemoteEnabled(false)
+            ->setIsPhpEnabled(false)
+            ->setIsJavascriptEnabled(false)
+            ->setDefaultFont('DejaVu Sans')
+            ->setFontCache($this->cache)
+            ->setTempDir($this->cache)
+            ->setIsFontSubsettingEnabled(true);
         $dompdf = new Dompdf($options);
         $dompdf->setPaper($paper);
         $dompdf->loadHtml($this->twig->render($template, $values), 'UTF-8');

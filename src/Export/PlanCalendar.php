@@ -28,12 +28,30 @@ final class PlanCalendar
                 continue;
             }
             // The same step keeps its id, so that a later download moves it.
-            $this->add($calendar, 'feast-'.$id.'-'.str_replace('/', '-', $step->key->id()), $plan, $step->start, $step->end, $step->dish->dish->letter.' '.$step->step->title.WhichBatch::of($step), $this->words($step, $kitchen), [] === $step->people ? null : (null === $step->burner ? self::RINGS : self::RINGS_HOT));
+            $this->add(
+                $calendar,
+                'feast-'.$id.'-'.str_replace('/', '-', $step->key->id()),
+                $plan,
+                $step->start,
+                $step->end,
+                $step->dish->dish->letter.' '.$step->step->title.WhichBatch::of($step),
+                $this->words($step, $kitchen),
+                [] === $step->people ? null : (null === $step->burner ? self::RINGS : self::RINGS_HOT),
+            );
         }
 
         foreach ($plan->jobs as $n => $job) {
             if (null === $person || \in_array($person, $job->people, true)) {
-                $this->add($calendar, 'feast-'.$id.'-job-'.$n, $plan, $job->start, $job->end, WhichBatch::job($job), null === $job->burner ? '' : $kitchen->burners[$job->burner]->name, $job->planned ? self::RINGS : null);
+                $this->add(
+                    $calendar,
+                    'feast-'.$id.'-job-'.$n,
+                    $plan,
+                    $job->start,
+                    $job->end,
+                    WhichBatch::job($job),
+                    null === $job->burner ? '' : $kitchen->burners[$job->burner]->name,
+                    $job->planned ? self::RINGS : null,
+                );
             }
         }
 
@@ -41,22 +59,52 @@ final class PlanCalendar
     }
 
     /** @param int|null $rings minutes before at which the phone rings; null: it stays quiet */
-    private function add(VCalendar $calendar, string $uid, Plan $plan, \DateTimeImmutable $start, \DateTimeImmutable $end, string $summary, string $description, ?int $rings): void
-    {
+    private function add(
+        VCalendar $calendar,
+        string $uid,
+        Plan $plan,
+        \DateTimeImmutable $start,
+        \DateTimeImmutable $end,
+        string $summary,
+        string $description,
+        ?int $rings,
+    ): void {
         $utc = new \DateTimeZone('UTC');
-        $event = $calendar->createComponent('VEVENT', [
-            'UID' => $uid.'@feast-ladle', 'DTSTAMP' => $plan->origin->setTimezone($utc), 'DTSTART' => $start->setTimezone($utc), 'DTEND' => $end->setTimezone($utc),
-            'SUMMARY' => $summary, 'DESCRIPTION' => $description,
-        ], false);
+        $event = $calendar->createComponent(
+            'VEVENT',
+            [
+                'UID' => $uid.'@feast-ladle',
+                'DTSTAMP' => $plan->origin->setTimezone($utc),
+                'DTSTART' => $start->setTimezone($utc),
+                'DTEND' => $end->setTimezone($utc),
+                'SUMMARY' => $summary,
+                'DESCRIPTION' => $description,
+            ],
+            false,
+        );
         $calendar->add($event);
         if (null !== $rings) {
-            $event->add($calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => '-PT'.$rings.'M'], false));
+            $event->add(
+                $calendar->createComponent(
+                    'VALARM',
+                    ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $summary, 'TRIGGER' => '-PT'.$rings.'M'],
+                    false,
+                ),
+            );
         }
     }
 
     private function words(PlannedStep $step, Kitchen $kitchen): string
     {
-        $lines = [implode(', ', array_filter([null === $step->burner ? '' : $kitchen->burners[$step->burner]->name, ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)]))];
+        $lines = [
+            implode(
+                ', ',
+                array_filter([
+                    null === $step->burner ? '' : $kitchen->burners[$step->burner]->name,
+                    ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels),
+                ]),
+            ),
+        ];
         if ($step->lid) {
             $lines[] = 'Lid on until it is hot.';
         }

@@ -16,14 +16,34 @@ final class PlanCsv
         $rows = [['start', 'end', 'minutes', 'least', 'most', 'sweet', 'batch', 'step', 'who', 'fire', 'vessels']];
         foreach ($plan->steps as $step) {
             $rows[] = [
-                $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), $step->minutes(), $step->minMinutes, $step->maxMinutes,
-                $step->dish->dish->recipe->name, null === $step->for ? $step->key->batch : $step->for->name, $step->step->title, $this->names($step->people, $kitchen),
-                null === $step->burner ? '' : $kitchen->burners[$step->burner]->name, implode(' + ', array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)),
+                $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                $step->minutes(),
+                $step->minMinutes,
+                $step->maxMinutes,
+                $step->dish->dish->recipe->name,
+                null === $step->for ? $step->key->batch : $step->for->name,
+                $step->step->title,
+                $this->names($step->people, $kitchen),
+                null === $step->burner ? '' : $kitchen->burners[$step->burner]->name,
+                implode(' + ', array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels)),
             ];
         }
 
         foreach ($plan->jobs as $job) {
-            $rows[] = [$job->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), $job->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), $job->endMinute - $job->startMinute, null, null, '', '', WhichBatch::job($job), $this->names($job->people, $kitchen), null === $job->burner ? '' : $kitchen->burners[$job->burner]->name, ''];
+            $rows[] = [
+                $job->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                $job->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                $job->endMinute - $job->startMinute,
+                null,
+                null,
+                '',
+                '',
+                WhichBatch::job($job),
+                $this->names($job->people, $kitchen),
+                null === $job->burner ? '' : $kitchen->burners[$job->burner]->name,
+                '',
+            ];
         }
 
         return Csv::of($rows);

@@ -21,20 +21,51 @@ final class PlanJson
 
     public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
     {
-        return json_encode([
-            'format' => self::FORMAT,
-            'version' => 1,
-            'feast' => $feast->name,
-            'guests' => $feast->guests(),
-            'moments' => array_map(static fn ($m): array => ['id' => $m->id, 'kind' => $m->kind->value, 'at' => $m->at->format(\DATE_ATOM)], $feast->moments),
-            'inTime' => $plan->isOnTime(),
-            'dishes' => array_values(array_map(fn (PlannedDish $d): array => $this->dish($d, $plan, $feast), $plan->quantities->dishes)),
-            'stores' => array_map(static fn (StoreLine $l): array => ['ingredient' => $l->ingredient->id, 'grams' => round($l->needGrams, 2), 'packs' => $l->packs, 'pack' => $l->ingredient->pack->name, 'leftGrams' => round($l->leftGrams(), 2), 'byDish' => array_map(static fn (float $g): float => round($g, 2), $l->byDish)], $plan->quantities->stores),
-            'steps' => array_map(fn (PlannedStep $s): array => $this->step($s, $feast), $plan->steps),
-            'jobs' => array_map(static fn (PlannedJob $j): array => ['name' => $j->name, 'start' => $j->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'end' => $j->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'burner' => $j->burner, 'people' => $j->people], $plan->jobs),
-            'obstacles' => array_map($this->obstacle(...), $plan->obstacles),
-            'schedule' => ['status' => $plan->solution->status->value, 'objective' => $plan->solution->objective, 'bound' => $plan->solution->bound],
-        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+        return json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => 1,
+                'feast' => $feast->name,
+                'guests' => $feast->guests(),
+                'moments' => array_map(
+                    static fn ($m): array => ['id' => $m->id, 'kind' => $m->kind->value, 'at' => $m->at->format(\DATE_ATOM)],
+                    $feast->moments,
+                ),
+                'inTime' => $plan->isOnTime(),
+                'dishes' => array_values(
+                    array_map(fn (PlannedDish $d): array => $this->dish($d, $plan, $feast), $plan->quantities->dishes),
+                ),
+                'stores' => array_map(
+                    static fn (StoreLine $l): array => [
+                        'ingredient' => $l->ingredient->id,
+                        'grams' => round($l->needGrams, 2),
+                        'packs' => $l->packs,
+                        'pack' => $l->ingredient->pack->name,
+                        'leftGrams' => round($l->leftGrams(), 2),
+                        'byDish' => array_map(static fn (float $g): float => round($g, 2), $l->byDish),
+                    ],
+                    $plan->quantities->stores,
+                ),
+                'steps' => array_map(fn (PlannedStep $s): array => $this->step($s, $feast), $plan->steps),
+                'jobs' => array_map(
+                    static fn (PlannedJob $j): array => [
+                        'name' => $j->name,
+                        'start' => $j->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                        'end' => $j->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+                        'burner' => $j->burner,
+                        'people' => $j->people,
+                    ],
+                    $plan->jobs,
+                ),
+                'obstacles' => array_map($this->obstacle(...), $plan->obstacles),
+                'schedule' => [
+                    'status' => $plan->solution->status->value,
+                    'objective' => $plan->solution->objective,
+                    'bound' => $plan->solution->bound,
+                ],
+            ],
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -43,7 +74,14 @@ final class PlanJson
         $timing = $plan->timings[$planned->dish->id] ?? null;
         $pots = [];
         foreach ($planned->batchPlan->pots as $choice) {
-            $pots[] = ['step' => $choice->run->id, 'vessel' => $choice->vessel()->id, 'count' => \count($choice->vessels), 'fullestMl' => round($choice->fullestMl), 'brimfulMl' => round($choice->vessel()->shape->brimfulMl()), 'limit' => $choice->run->limitShare];
+            $pots[] = [
+                'step' => $choice->run->id,
+                'vessel' => $choice->vessel()->id,
+                'count' => \count($choice->vessels),
+                'fullestMl' => round($choice->fullestMl),
+                'brimfulMl' => round($choice->vessel()->shape->brimfulMl()),
+                'limit' => $choice->run->limitShare,
+            ];
         }
 
         return [
@@ -64,10 +102,27 @@ final class PlanJson
     private function step(PlannedStep $step, Feast $feast): array
     {
         return [
-            'dish' => $step->key->dish, 'batch' => $step->key->batch, 'for' => $step->for?->id, 'step' => $step->key->step, 'title' => $step->step->title,
-            'start' => $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'end' => $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM), 'minutes' => [$step->minMinutes, $step->minutes(), $step->maxMinutes],
-            'attention' => $step->step->attention->kind->value, 'burner' => $step->burner, 'lid' => $step->lid, 'vessels' => $step->vessels, 'people' => $step->people,
-            'bowls' => array_map(static fn (MeasuredBowl $b): array => ['ingredient' => $b->ingredient->id, 'grams' => round($b->grams, 2), 'amount' => $b->amount], $step->bowls),
+            'dish' => $step->key->dish,
+            'batch' => $step->key->batch,
+            'for' => $step->for?->id,
+            'step' => $step->key->step,
+            'title' => $step->step->title,
+            'start' => $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+            'end' => $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
+            'minutes' => [$step->minMinutes, $step->minutes(), $step->maxMinutes],
+            'attention' => $step->step->attention->kind->value,
+            'burner' => $step->burner,
+            'lid' => $step->lid,
+            'vessels' => $step->vessels,
+            'people' => $step->people,
+            'bowls' => array_map(
+                static fn (MeasuredBowl $b): array => [
+                    'ingredient' => $b->ingredient->id,
+                    'grams' => round($b->grams, 2),
+                    'amount' => $b->amount,
+                ],
+                $step->bowls,
+            ),
         ];
     }
 

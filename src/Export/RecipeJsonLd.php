@@ -26,30 +26,41 @@ final readonly class RecipeJsonLd
         $steps = [];
         foreach ($ledger->flows as $flow) {
             foreach ($flow->bowls as $bowl) {
-                $grams[$bowl->ingredient] = ($grams[$bowl->ingredient] ?? 0.0) + $writer->measuredGrams($this->larder->get($bowl->ingredient), $bowl->grams);
+                $grams[$bowl->ingredient] =
+                    ($grams[$bowl->ingredient] ?? 0.0) + $writer->measuredGrams($this->larder->get($bowl->ingredient), $bowl->grams);
             }
             foreach ($flow->step->takes as $take) {
                 if (null !== $take->fatDepthMm && null !== $take->ingredient) {
                     $grams[$take->ingredient] ??= 0.0;
                 }
             }
-            $steps[] = ['@type' => 'HowToStep', 'name' => $flow->step->title, 'text' => '' === $flow->step->say ? $flow->step->title : $flow->step->say];
+            $steps[] = [
+                '@type' => 'HowToStep',
+                'name' => $flow->step->title,
+                'text' => '' === $flow->step->say ? $flow->step->title : $flow->step->say,
+            ];
         }
         $ingredients = [];
         foreach ($grams as $id => $amount) {
             $ingredient = $this->larder->get($id);
-            $ingredients[] = 0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount).' '.$ingredient->name;
+            $ingredients[] =
+                0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount).' '.$ingredient->name;
         }
 
-        return json_encode([
-            '@context' => ['https://schema.org', ['ladle' => 'urn:feast-ladle:']],
-            '@type' => 'Recipe',
-            'name' => $recipe->name,
-            'description' => $recipe->summary,
-            'recipeYield' => $recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s' : AmountWriter::weight($ledger->yieldGrams()),
-            'recipeIngredient' => $ingredients,
-            'recipeInstructions' => $steps,
-            'ladle:document' => $document,
-        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+        return json_encode(
+            [
+                '@context' => ['https://schema.org', ['ladle' => 'urn:feast-ladle:']],
+                '@type' => 'Recipe',
+                'name' => $recipe->name,
+                'description' => $recipe->summary,
+                'recipeYield' => $recipe->portion->countsPieces
+                    ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s'
+                    : AmountWriter::weight($ledger->yieldGrams()),
+                'recipeIngredient' => $ingredients,
+                'recipeInstructions' => $steps,
+                'ladle:document' => $document,
+            ],
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        );
     }
 }

@@ -32,11 +32,19 @@ final class BoxType extends AbstractType
             ->add('name', TextType::class, ['label' => 'On the label', 'required' => false, 'empty_data' => ''])
             ->add('count', NumberTextType::class, ['label' => 'How many'])
             ->add('packSeconds', NumberTextType::class, ['label' => 'Seconds to pack one'])
-            ->add('at', ChoiceType::class, ['label' => 'Packed by', 'choices' => array_combine(array_map(static fn (Moment $m): string => $m->name, $moments), array_map(static fn (Moment $m): string => $m->id, $moments))]);
+            ->add('at', ChoiceType::class, [
+                'label' => 'Packed by',
+                'choices' => array_combine(
+                    array_map(static fn (Moment $m): string => $m->name, $moments),
+                    array_map(static fn (Moment $m): string => $m->id, $moments),
+                ),
+            ]);
         $holds = $builder->create('holds', FormType::class, ['label' => false, 'required' => false]);
         foreach ($dishes as $dish) {
             $portion = $dish->recipe->portion;
-            $holds->add($dish->id, NumberTextType::class, ['label' => $dish->letter.' · '.$dish->recipe->name.', '.($portion->countsPieces ? $portion->pieceName.'s' : 'g')]);
+            $holds->add($dish->id, NumberTextType::class, [
+                'label' => $dish->letter.' · '.$dish->recipe->name.', '.($portion->countsPieces ? $portion->pieceName.'s' : 'g'),
+            ]);
         }
         $builder->add($holds);
     }

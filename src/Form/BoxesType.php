@@ -18,7 +18,14 @@ final class BoxesType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $builder->add('boxes', CollectionType::class, ['entry_type' => BoxType::class, 'entry_options' => ['dishes' => $options['dishes'], 'moments' => $options['moments']], 'allow_add' => true, 'allow_delete' => true, 'label' => false, 'required' => false]);
+        $builder->add('boxes', CollectionType::class, [
+            'entry_type' => BoxType::class,
+            'entry_options' => ['dishes' => $options['dishes'], 'moments' => $options['moments']],
+            'allow_add' => true,
+            'allow_delete' => true,
+            'label' => false,
+            'required' => false,
+        ]);
     }
 
     public function configureOptions(OptionsResolver $resolver): void

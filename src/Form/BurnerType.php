@@ -22,7 +22,10 @@ final class BurnerType extends AbstractType
         $builder
             ->add('id', HiddenType::class)
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('fuel', ChoiceType::class, ['label' => 'Fuel', 'choices' => ['gas' => 'gas', 'induction' => 'induction', 'wood' => 'wood']])
+            ->add('fuel', ChoiceType::class, [
+                'label' => 'Fuel',
+                'choices' => ['gas' => 'gas', 'induction' => 'induction', 'wood' => 'wood'],
+            ])
             ->add('kilowatts', NumberTextType::class, ['label' => 'kW'])
             ->add('ringMm', NumberTextType::class, ['label' => 'Ring, mm across']);
     }

@@ -37,7 +37,10 @@ final class DishType extends AbstractType
             ->add('recipe', HiddenType::class)
             ->add('portion', NumberTextType::class, ['label' => 'Portion for a grown-up', 'help' => 'Empty: as the recipe says'])
             ->add('uptake', NumberTextType::class, ['label' => 'Share of guests who take it', 'help' => '1 is everybody'])
-            ->add('readyEarlier', NumberTextType::class, ['label' => 'Ready earlier than its moment, min', 'help' => 'As early as it keeps, and no earlier'])
+            ->add('readyEarlier', NumberTextType::class, [
+                'label' => 'Ready earlier than its moment, min',
+                'help' => 'As early as it keeps, and no earlier',
+            ])
             ->addEventListener(FormEvents::PRE_SET_DATA, function (FormEvent $event): void {
                 $dish = $event->getData();
                 $recipe = $this->recipe($dish);
@@ -52,7 +55,9 @@ final class DishType extends AbstractType
                 }
                 // What is left as written is not stored.
                 foreach (['schools', 'dials'] as $field) {
-                    $dish[$field] = \is_array($dish[$field] ?? null) ? array_filter($dish[$field], static fn (mixed $v): bool => null !== $v && '' !== $v && 1 !== $v) : [];
+                    $dish[$field] = \is_array($dish[$field] ?? null)
+                        ? array_filter($dish[$field], static fn (mixed $v): bool => null !== $v && '' !== $v && 1 !== $v)
+                        : [];
                 }
                 foreach ($this->recipe($dish)->way->schools ?? [] as $school) {
                     if (($dish['schools'][$school->id] ?? null) === $school->usual()) {
@@ -73,8 +78,8 @@ final class DishType extends AbstractType
 
     private function recipe(mixed $dish): ?Recipe
     {
-        $slug = \is_array($dish) ? ($dish['recipe'] ?? null) : null;
-        $revision = \is_array($dish) ? ($dish['revision'] ?? null) : null;
+        $slug = \is_array($dish) ? $dish['recipe'] ?? null : null;
+        $revision = \is_array($dish) ? $dish['revision'] ?? null : null;
 
         return \is_string($slug) ? $this->book->find($slug, \is_int($revision) ? $revision : null) : null;
     }
@@ -93,25 +98,54 @@ final class DishType extends AbstractType
                 $names = array_map(static fn ($o): string => $o->name, $school->options);
                 $option = $school->options[$answers[$school->id]];
                 $form->get('schools')->add($school->id, ChoiceType::class, [
-                    'label' => $school->question, 'choices' => array_flip($names), 'required' => false, 'placeholder' => false, 'empty_data' => $school->usual(),
-                    'help' => '' === $option->loses ? '{why}' : '{why} Lost then: {what}', 'help_translation_parameters' => ['{why}' => $option->why, '{what}' => $option->loses], 'choice_translation_domain' => false,
+                    'label' => $school->question,
+                    'choices' => array_flip($names),
+                    'required' => false,
+                    'placeholder' => false,
+                    'empty_data' => $school->usual(),
+                    'help' => '' === $option->loses ? '{why}' : '{why} Lost then: {what}',
+                    'help_translation_parameters' => ['{why}' => $option->why, '{what}' => $option->loses],
+                    'choice_translation_domain' => false,
                 ]);
             }
         }
         $form->add('dials', FormType::class, ['label' => false]);
         foreach ($recipe->way->dials as $dial) {
             $form->get('dials')->add($dial->kind->value, NumberTextType::class, [
-                'label' => $dial->kind->label(), 'help' => 'From {least} to {most}; 1 or empty is as written', 'help_translation_parameters' => ['{least}' => $dial->least, '{most}' => $dial->most], 'attr' => ['class' => 'short', 'inputmode' => 'decimal', 'placeholder' => '1'],
+                'label' => $dial->kind->label(),
+                'help' => 'From {least} to {most}; 1 or empty is as written',
+                'help_translation_parameters' => ['{least}' => $dial->least, '{most}' => $dial->most],
+                'attr' => ['class' => 'short', 'inputmode' => 'decimal', 'placeholder' => '1'],
             ]);
         }
-        $form->add('without', ChoiceType::class, ['label' => 'For guests who do without', 'choices' => array_combine(array_column(Without::cases(), 'value'), array_column(Without::cases(), 'value')), 'multiple' => true, 'expanded' => true, 'required' => false]);
+        $form->add('without', ChoiceType::class, [
+            'label' => 'For guests who do without',
+            'choices' => array_combine(array_column(Without::cases(), 'value'), array_column(Without::cases(), 'value')),
+            'multiple' => true,
+            'expanded' => true,
+            'required' => false,
+        ]);
         $optional = array_map(static fn (array $s): string => $s['title'], array_intersect_key($recipe->way->optional, $recipe->steps));
         if ([] !== $optional) {
-            $form->add('leftOut', ChoiceType::class, ['label' => 'To leave out', 'choices' => array_combine(array_map(strval(...), $optional), array_keys($optional)), 'multiple' => true, 'expanded' => true, 'required' => false, 'choice_translation_domain' => false]);
+            $form->add('leftOut', ChoiceType::class, [
+                'label' => 'To leave out',
+                'choices' => array_combine(array_map(strval(...), $optional), array_keys($optional)),
+                'multiple' => true,
+                'expanded' => true,
+                'required' => false,
+                'choice_translation_domain' => false,
+            ]);
         }
         $buyable = array_filter($recipe->bases, static fn (Recipe $b): bool => null !== $b->base?->bought);
         if ([] !== $buyable) {
-            $form->add('bought', ChoiceType::class, ['label' => 'Bases to buy, not make', 'choices' => array_flip(array_map(static fn (Recipe $b): string => $b->name, $buyable)), 'multiple' => true, 'expanded' => true, 'required' => false, 'choice_translation_domain' => false]);
+            $form->add('bought', ChoiceType::class, [
+                'label' => 'Bases to buy, not make',
+                'choices' => array_flip(array_map(static fn (Recipe $b): string => $b->name, $buyable)),
+                'multiple' => true,
+                'expanded' => true,
+                'required' => false,
+                'choice_translation_domain' => false,
+            ]);
         }
     }
 }

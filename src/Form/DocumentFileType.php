@@ -24,7 +24,12 @@ final class DocumentFileType extends AbstractType
             'attr' => ['accept' => '.json,application/json'],
             'constraints' => [
                 new NotNull(message: 'Choose a file first.'),
-                new File(maxSize: '1M', maxSizeMessage: 'The file is {{ size }} {{ suffix }}; the most that is read is {{ limit }} {{ suffix }}.', uploadIniSizeErrorMessage: 'The file is larger than the {{ limit }} {{ suffix }} that are read.', uploadFormSizeErrorMessage: 'The file is larger than what is read.'),
+                new File(
+                    maxSize: '1M',
+                    maxSizeMessage: 'The file is {{ size }} {{ suffix }}; the most that is read is {{ limit }} {{ suffix }}.',
+                    uploadIniSizeErrorMessage: 'The file is larger than the {{ limit }} {{ suffix }} that are read.',
+                    uploadFormSizeErrorMessage: 'The file is larger than what is read.',
+                ),
             ],
         ]);
     }

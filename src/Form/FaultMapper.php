@@ -28,7 +28,12 @@ final readonly class FaultMapper
         foreach ($faulty->faults as $fault) {
             $field = $form;
             $found = true;
-            foreach (array_filter(explode('/', $elsewhere[$fault->pointer] ?? $fault->pointer), static fn (string $s): bool => '' !== $s) as $segment) {
+            foreach (
+                array_filter(
+                    explode('/', $elsewhere[$fault->pointer] ?? $fault->pointer),
+                    static fn (string $s): bool => '' !== $s,
+                ) as $segment
+            ) {
                 if (!$field->has($segment)) {
                     $found = false;
                     break;

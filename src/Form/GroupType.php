@@ -23,11 +23,33 @@ final class GroupType extends AbstractType
             ->add('count', NumberTextType::class, ['label' => 'How many'])
             ->add('appetite', NumberTextType::class, ['label' => 'Appetite', 'help' => 'A grown-up is 1'])
             ->add('sweet', NumberTextType::class, ['label' => 'Sweetness they like'])
-            ->add('at', ChoiceType::class, ['label' => 'Eats at', 'required' => false, 'placeholder' => 'the first sitting', 'choices' => $options['sittings']])
-            ->add($builder->create('avoids', TextType::class, ['label' => 'Does without', 'required' => false, 'attr' => ['placeholder' => 'dairy, nuts']])->addModelTransformer(new CallbackTransformer(
-                static fn (mixed $words): string => \is_array($words) ? implode(', ', array_filter($words, \is_string(...))) : '',
-                static fn (mixed $typed): array => array_values(array_filter(array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')), static fn (string $w): bool => '' !== $w)),
-            )));
+            ->add('at', ChoiceType::class, [
+                'label' => 'Eats at',
+                'required' => false,
+                'placeholder' => 'the first sitting',
+                'choices' => $options['sittings'],
+            ])
+            ->add(
+                $builder
+                    ->create('avoids', TextType::class, [
+                        'label' => 'Does without',
+                        'required' => false,
+                        'attr' => ['placeholder' => 'dairy, nuts'],
+                    ])
+                    ->addModelTransformer(
+                        new CallbackTransformer(
+                            static fn (mixed $words): string => \is_array($words)
+                                ? implode(', ', array_filter($words, \is_string(...)))
+                                : '',
+                            static fn (mixed $typed): array => array_values(
+                                array_filter(
+                                    array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')),
+                                    static fn (string $w): bool => '' !== $w,
+                                ),
+                            ),
+                        ),
+                    ),
+            );
     }
 
     public function configureOptions(OptionsResolver $resolver): void

@@ -23,7 +23,21 @@ final class IntakeType extends AbstractType
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
         $builder
-            ->add('text', TextareaType::class, ['required' => false, 'label' => 'Paste it, or write down how it was told', 'attr' => ['rows' => 7, 'placeholder' => 'You take one cup of semolina and roast it in half a cup of ghee …'], 'constraints' => [new Length(max: self::LARGEST_TEXT, maxMessage: 'This text has more than {{ limit }} characters. Paste one recipe at a time.')]])
-            ->add('file', FileType::class, ['required' => false, 'label' => 'Or a file: our own JSON, JSON-LD, a saved page, or text', 'constraints' => [new File(maxSize: '2M')]]);
+            ->add('text', TextareaType::class, [
+                'required' => false,
+                'label' => 'Paste it, or write down how it was told',
+                'attr' => ['rows' => 7, 'placeholder' => 'You take one cup of semolina and roast it in half a cup of ghee …'],
+                'constraints' => [
+                    new Length(
+                        max: self::LARGEST_TEXT,
+                        maxMessage: 'This text has more than {{ limit }} characters. Paste one recipe at a time.',
+                    ),
+                ],
+            ])
+            ->add('file', FileType::class, [
+                'required' => false,
+                'label' => 'Or a file: our own JSON, JSON-LD, a saved page, or text',
+                'constraints' => [new File(maxSize: '2M')],
+            ]);
     }
 }

@@ -30,7 +30,10 @@ final class KitchenType extends AbstractType
             ->add('scales', CollectionType::class, ['entry_type' => ScaleType::class, ...$rows])
             ->add('rules', CollectionType::class, ['entry_type' => RuleType::class, ...$rows])
             ->add('cupMl', NumberTextType::class, ['label' => 'The cup here holds, ml'])
-            ->add('scaleStepGrams', NumberTextType::class, ['label' => 'The scale shows steps of, g', 'help' => 'Where no scales are listed'])
+            ->add('scaleStepGrams', NumberTextType::class, [
+                'label' => 'The scale shows steps of, g',
+                'help' => 'Where no scales are listed',
+            ])
             ->add('altitudeM', NumberTextType::class, ['label' => 'Metres above the sea'])
             ->add('roomCelsius', NumberTextType::class, ['label' => 'The room, °C'])
             ->add('humidity', NumberTextType::class, ['label' => 'Humidity, 0 to 1'])
@@ -40,7 +43,10 @@ final class KitchenType extends AbstractType
             ->add('currency', TextType::class, ['label' => 'Money', 'required' => false, 'empty_data' => '']);
         $limits = $builder->create('fillLimits', FormType::class, ['label' => false, 'required' => false]);
         foreach (FillLimit::cases() as $limit) {
-            $limits->add($limit->value, NumberTextType::class, ['label' => $limit->reason(), 'attr' => ['placeholder' => (string) $limit->share()]]);
+            $limits->add($limit->value, NumberTextType::class, [
+                'label' => $limit->reason(),
+                'attr' => ['placeholder' => (string) $limit->share()],
+            ]);
         }
         $builder->add($limits);
     }

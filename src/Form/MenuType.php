@@ -13,6 +13,11 @@ final class MenuType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $builder->add('dishes', CollectionType::class, ['entry_type' => DishType::class, 'allow_add' => true, 'allow_delete' => true, 'label' => false]);
+        $builder->add('dishes', CollectionType::class, [
+            'entry_type' => DishType::class,
+            'allow_add' => true,
+            'allow_delete' => true,
+            'label' => false,
+        ]);
     }
 }

@@ -17,9 +17,17 @@ final class MomentType extends AbstractType
     {
         $builder
             ->add('id', HiddenType::class)
-            ->add('kind', ChoiceType::class, ['label' => 'Moment', 'choices' => ['Offering' => 'offering', 'Sitting' => 'sitting', 'Boxes' => 'boxes']])
+            ->add('kind', ChoiceType::class, [
+                'label' => 'Moment',
+                'choices' => ['Offering' => 'offering', 'Sitting' => 'sitting', 'Boxes' => 'boxes'],
+            ])
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('time', TextType::class, ['label' => 'At', 'required' => false, 'empty_data' => '', 'attr' => ['inputmode' => 'numeric', 'placeholder' => '18:30']])
+            ->add('time', TextType::class, [
+                'label' => 'At',
+                'required' => false,
+                'empty_data' => '',
+                'attr' => ['inputmode' => 'numeric', 'placeholder' => '18:30'],
+            ])
             ->add('bowls', NumberTextType::class, ['label' => 'Bowls set aside']);
     }
 }

@@ -20,13 +20,27 @@ final class NewFeastType extends AbstractType
         $builder
             ->add('name', TextType::class, ['label' => 'Name of the feast', ...$text])
             ->add('date', TextType::class, ['label' => 'Date', 'attr' => ['placeholder' => '2031-11-15'], ...$text])
-            ->add('timeZone', TextType::class, ['label' => 'Time zone', 'help' => 'A zone name, or the hours from UTC as in +05:30', ...$text])
+            ->add('timeZone', TextType::class, [
+                'label' => 'Time zone',
+                'help' => 'A zone name, or the hours from UTC as in +05:30',
+                ...$text,
+            ])
             ->add('count', NumberTextType::class, ['label' => 'Guests'])
-            ->add('time', TextType::class, ['label' => 'Sweets ready at', 'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'], ...$text]);
+            ->add('time', TextType::class, [
+                'label' => 'Sweets ready at',
+                'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'],
+                ...$text,
+            ]);
         /** @var list<Kitchen> $kitchens */
         $kitchens = $options['kitchens'];
         if (\count($kitchens) > 1) {
-            $builder->add('kitchen', ChoiceType::class, ['label' => 'Cooked in', 'choices' => array_combine(array_map(static fn (Kitchen $k): string => $k->getName(), $kitchens), array_map(static fn (Kitchen $k): int => $k->getId() ?? 0, $kitchens))]);
+            $builder->add('kitchen', ChoiceType::class, [
+                'label' => 'Cooked in',
+                'choices' => array_combine(
+                    array_map(static fn (Kitchen $k): string => $k->getName(), $kitchens),
+                    array_map(static fn (Kitchen $k): int => $k->getId() ?? 0, $kitchens),
+                ),
+            ]);
         }
     }
 

@@ -22,6 +22,13 @@ final class PersonType extends AbstractType
         $builder
             ->add('id', HiddenType::class)
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('skill', ChoiceType::class, ['label' => 'Can be given', 'choices' => ['everything, a cook' => 'cook', 'what any pair of hands can' => 'any', 'what is fit for a child: never by fat or syrup' => 'child']]);
+            ->add('skill', ChoiceType::class, [
+                'label' => 'Can be given',
+                'choices' => [
+                    'everything, a cook' => 'cook',
+                    'what any pair of hands can' => 'any',
+                    'what is fit for a child: never by fat or syrup' => 'child',
+                ],
+            ]);
     }
 }

@@ -22,9 +22,20 @@ final class RuleType extends AbstractType
         $builder
             ->add('id', HiddenType::class)
             ->add('name', TextType::class, ['label' => 'Rule', 'required' => false, 'empty_data' => ''])
-            ->add($builder->create('forbids', TextType::class, ['label' => 'Forbids, between commas', 'required' => false])->addModelTransformer(new CallbackTransformer(
-                static fn (mixed $ids): string => \is_array($ids) ? implode(', ', array_filter($ids, \is_string(...))) : '',
-                static fn (mixed $typed): array => array_values(array_filter(array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')), static fn (string $id): bool => '' !== $id)),
-            )));
+            ->add(
+                $builder
+                    ->create('forbids', TextType::class, ['label' => 'Forbids, between commas', 'required' => false])
+                    ->addModelTransformer(
+                        new CallbackTransformer(
+                            static fn (mixed $ids): string => \is_array($ids) ? implode(', ', array_filter($ids, \is_string(...))) : '',
+                            static fn (mixed $typed): array => array_values(
+                                array_filter(
+                                    array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')),
+                                    static fn (string $id): bool => '' !== $id,
+                                ),
+                            ),
+                        ),
+                    ),
+            );
     }
 }

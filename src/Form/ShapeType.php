@@ -20,7 +20,15 @@ final class ShapeType extends AbstractType
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
         $builder
-            ->add('form', ChoiceType::class, ['label' => 'Shape', 'choices' => ['straight round wall' => 'straight', 'rim and base differ' => 'tapered', 'round-bottomed' => 'bowl', 'box or tray' => 'box']])
+            ->add('form', ChoiceType::class, [
+                'label' => 'Shape',
+                'choices' => [
+                    'straight round wall' => 'straight',
+                    'rim and base differ' => 'tapered',
+                    'round-bottomed' => 'bowl',
+                    'box or tray' => 'box',
+                ],
+            ])
             ->add('diameterMm', NumberTextType::class, ['label' => 'Across, mm'])
             ->add('baseMm', NumberTextType::class, ['label' => 'Base across, mm'])
             ->add('rimMm', NumberTextType::class, ['label' => 'Rim across, mm'])
@@ -50,7 +58,7 @@ final class ShapeType extends AbstractType
             default => ['lengthMm', 'widthMm'],
         };
         // A vessel that has just become another shape starts from what was measured of the one it was.
-        $across = $shape['diameterMm'] ?? $shape['rimMm'] ?? $shape['lengthMm'] ?? null;
+        $across = $shape['diameterMm'] ?? ($shape['rimMm'] ?? ($shape['lengthMm'] ?? null));
         foreach ($own as $length) {
             $shape[$length] ??= $across;
         }
@@ -58,6 +66,9 @@ final class ShapeType extends AbstractType
             unset($shape['heightMm']);
         }
 
-        return array_filter(array_intersect_key($shape, array_flip(['form', 'heightMm', 'litres', ...$own])), static fn (mixed $v): bool => null !== $v);
+        return array_filter(
+            array_intersect_key($shape, array_flip(['form', 'heightMm', 'litres', ...$own])),
+            static fn (mixed $v): bool => null !== $v,
+        );
     }
 }

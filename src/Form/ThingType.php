@@ -24,7 +24,10 @@ final class ThingType extends AbstractType
         $builder
             ->add('name', TextType::class, ['label' => 'Name', ...$text])
             ->add('names', TextType::class, ['label' => 'Also called', 'help' => 'Names between commas', ...$text])
-            ->add('cupGrams', NumberTextType::class, ['label' => 'Weigh your cup: grams in a level one', 'help' => 'Empty: by the density below'])
+            ->add('cupGrams', NumberTextType::class, [
+                'label' => 'Weigh your cup: grams in a level one',
+                'help' => 'Empty: by the density below',
+            ])
             ->add('density', NumberTextType::class, ['label' => 'Grams in a ml, as it lies in a cup'])
             ->add('potMl', NumberTextType::class, ['label' => 'ml of a gram in the pot', 'help' => 'Air gone, sugar dissolved'])
             ->add('water', NumberTextType::class, ['label' => 'Water, share'])
@@ -37,14 +40,30 @@ final class ThingType extends AbstractType
             ->add('mostCelsius', NumberTextType::class, ['label' => 'It splits above °C', 'help' => 'Empty: it stands the boil'])
             ->add('leadDays', NumberTextType::class, ['label' => 'Days ahead it has to be asked for'])
             ->add('allergens', TextType::class, ['label' => 'Allergens', 'help' => 'Between commas', ...$text])
-            ->add('diet', ChoiceType::class, ['label' => 'It is', 'choices' => ['of plants' => Diet::Plant->value, 'dairy' => Diet::Dairy->value, 'of an animal, not milk' => Diet::Animal->value]])
+            ->add('diet', ChoiceType::class, [
+                'label' => 'It is',
+                'choices' => [
+                    'of plants' => Diet::Plant->value,
+                    'dairy' => Diet::Dairy->value,
+                    'of an animal, not milk' => Diet::Animal->value,
+                ],
+            ])
             ->add('packName', TextType::class, ['label' => 'Sold as', ...$text])
             ->add('packGrams', NumberTextType::class, ['label' => 'Grams in a pack']);
         foreach (['names', 'allergens'] as $list) {
-            $builder->get($list)->addModelTransformer(new CallbackTransformer(
-                static fn (mixed $names): string => \is_array($names) ? implode(', ', array_filter($names, \is_string(...))) : '',
-                static fn (mixed $typed): array => array_values(array_filter(array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')), static fn (string $n): bool => '' !== $n)),
-            ));
+            $builder
+                ->get($list)
+                ->addModelTransformer(
+                    new CallbackTransformer(
+                        static fn (mixed $names): string => \is_array($names) ? implode(', ', array_filter($names, \is_string(...))) : '',
+                        static fn (mixed $typed): array => array_values(
+                            array_filter(
+                                array_map(trim(...), explode(',', \is_string($typed) ? $typed : '')),
+                                static fn (string $n): bool => '' !== $n,
+                            ),
+                        ),
+                    ),
+                );
         }
     }
 }

@@ -23,7 +23,13 @@ final class ToolType extends AbstractType
         $builder
             ->add('id', HiddenType::class)
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('process', ChoiceType::class, ['label' => 'To', 'choices' => array_combine(array_map(static fn (Process $p): string => str_replace('-', ' ', $p->value), Process::cases()), array_map(static fn (Process $p): string => $p->value, Process::cases()))])
+            ->add('process', ChoiceType::class, [
+                'label' => 'To',
+                'choices' => array_combine(
+                    array_map(static fn (Process $p): string => str_replace('-', ' ', $p->value), Process::cases()),
+                    array_map(static fn (Process $p): string => $p->value, Process::cases()),
+                ),
+            ])
             ->add('loadGrams', NumberTextType::class, ['label' => 'Grams a load'])
             ->add('loadPieces', NumberTextType::class, ['label' => 'or pieces'])
             ->add('restMinutes', NumberTextType::class, ['label' => 'Minutes between']);

@@ -24,9 +24,21 @@ final class VesselType extends AbstractType
         $builder
             ->add('id', HiddenType::class)
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('kind', ChoiceType::class, ['label' => 'Used as', 'choices' => array_combine(array_map(static fn (VesselKind $k): string => $k->value, VesselKind::cases()), array_map(static fn (VesselKind $k): string => $k->value, VesselKind::cases()))])
+            ->add('kind', ChoiceType::class, [
+                'label' => 'Used as',
+                'choices' => array_combine(
+                    array_map(static fn (VesselKind $k): string => $k->value, VesselKind::cases()),
+                    array_map(static fn (VesselKind $k): string => $k->value, VesselKind::cases()),
+                ),
+            ])
             ->add('shape', ShapeType::class, ['label' => false])
-            ->add('metal', ChoiceType::class, ['label' => 'Of', 'choices' => array_combine(array_map(static fn (Metal $m): string => $m->value, Metal::cases()), array_map(static fn (Metal $m): string => $m->value, Metal::cases()))])
+            ->add('metal', ChoiceType::class, [
+                'label' => 'Of',
+                'choices' => array_combine(
+                    array_map(static fn (Metal $m): string => $m->value, Metal::cases()),
+                    array_map(static fn (Metal $m): string => $m->value, Metal::cases()),
+                ),
+            ])
             ->add('emptyKg', NumberTextType::class, ['label' => 'Weighs empty, kg']);
     }
 }

@@ -23,8 +23,13 @@ use FeastLadle\Telling\ToldDraft;
  */
 final readonly class Intake
 {
-    public function __construct(private RecipeBook $book, private DraftDesk $desk, private LinkedData $linked, private Larder $larder, private CurrentKitchen $kitchen)
-    {
+    public function __construct(
+        private RecipeBook $book,
+        private DraftDesk $desk,
+        private LinkedData $linked,
+        private Larder $larder,
+        private CurrentKitchen $kitchen,
+    ) {
     }
 
     /** @throws FaultyDocument when nothing can be made of it; book and desk are then as they were */
@@ -48,7 +53,9 @@ final readonly class Intake
     {
         $source = $this->source($content);
 
-        return \is_string($source) ? throw FaultyDocument::because('text', 'This is a recipe document already; there is nothing to guess. Import it.') : $this->understand($source);
+        return \is_string($source)
+            ? throw FaultyDocument::because('text', 'This is a recipe document already; there is nothing to guess. Import it.')
+            : $this->understand($source);
     }
 
     /** @return list<array{place: string, text: string, guess: bool}> as the desk keeps it: places by step id, which outlive a reordering */
@@ -64,7 +71,10 @@ final readonly class Intake
             return '#'.(\is_string($id) ? $id : '').($match[2] ?? '');
         };
 
-        return array_map(static fn (Open $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [...$told->questions, ...$told->guesses]);
+        return array_map(static fn (Open $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [
+            ...$told->questions,
+            ...$told->guesses,
+        ]);
     }
 
     /** @return string|Told a document of our own, or what was told */
@@ -79,7 +89,8 @@ final readonly class Intake
                 return $start;
             }
 
-            return $this->linked->ownDocument($start) ?? $this->linked->told($start) ?? throw FaultyDocument::because('recipe', 'This JSON-LD describes no recipe.');
+            return $this->linked->ownDocument($start) ??
+                ($this->linked->told($start) ?? throw FaultyDocument::because('recipe', 'This JSON-LD describes no recipe.'));
         }
         if (1 === preg_match('/<!doctype html|<html\b|<script\b[^>]*ld\+json/i', $start)) {
             foreach ($this->linked->scripts($start) as $script) {

@@ -27,7 +27,10 @@ final class LinkedData
     public function scripts(string $html): array
     {
         if (\strlen($html) > self::LARGEST_PAGE) {
-            throw FaultyDocument::because('page', 'This page has {length} bytes; the most is {limit}.', ['length' => \strlen($html), 'limit' => self::LARGEST_PAGE]);
+            throw FaultyDocument::because('page', 'This page has {length} bytes; the most is {limit}.', [
+                'length' => \strlen($html),
+                'limit' => self::LARGEST_PAGE,
+            ]);
         }
         $scripts = (new Crawler($html))->filterXPath('//script[contains(@type, "ld+json")]');
 
@@ -59,9 +62,9 @@ final class LinkedData
         return new Told(
             mb_substr($this->text($recipe['name'] ?? ''), 0, 100),
             mb_substr($this->text($recipe['description'] ?? ''), 0, 400),
-            \array_slice($this->texts($recipe['recipeIngredient'] ?? $recipe['ingredients'] ?? []), 0, self::MOST_ROWS),
+            \array_slice($this->texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])), 0, self::MOST_ROWS),
             \array_slice($this->instructions($recipe['recipeInstructions'] ?? []), 0, self::MOST_ROWS),
-            mb_substr($this->text(\is_array($yield) ? ($yield[0] ?? '') : $yield), 0, 40),
+            mb_substr($this->text(\is_array($yield) ? $yield[0] ?? '' : $yield), 0, 40),
         );
     }
 
@@ -101,7 +104,14 @@ final class LinkedData
     {
         if (\is_string($value)) {
             // One long text: a sentence a step.
-            return array_values(array_filter(array_map(fn (string $s): string => $this->text($s), preg_split('/\R+|(?<=[a-z)][.!?])\s+(?=[A-Z])/u', $this->text($value, true)) ?: [])));
+            return array_values(
+                array_filter(
+                    array_map(
+                        fn (string $s): string => $this->text($s),
+                        preg_split('/\R+|(?<=[a-z)][.!?])\s+(?=[A-Z])/u', $this->text($value, true)) ?: [],
+                    ),
+                ),
+            );
         }
         if (!\is_array($value) || $depth > 4) {
             return [];
@@ -110,7 +120,7 @@ final class LinkedData
             return $this->instructions($value['itemListElement'], $depth + 1);
         }
         if (isset($value['text']) || isset($value['name'])) {
-            $text = $this->text($value['text'] ?? $value['name'] ?? '');
+            $text = $this->text($value['text'] ?? ($value['name'] ?? ''));
 
             return '' === $text ? [] : $this->instructions($text, $depth + 1);
         }
@@ -134,7 +144,10 @@ final class LinkedData
         if (!\is_string($value) && !\is_int($value) && !\is_float($value)) {
             return '';
         }
-        $plain = html_entity_decode(strip_tags((string) preg_replace('#<(script|style)\b.*?</\1\s*>#is', ' ', (string) $value)), \ENT_QUOTES | \ENT_HTML5);
+        $plain = html_entity_decode(
+            strip_tags((string) preg_replace('#<(script|style)\b.*?</\1\s*>#is', ' ', (string) $value)),
+            \ENT_QUOTES | \ENT_HTML5,
+        );
         $plain = (string) preg_replace('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', '', $plain);
 
         return trim($keepLines ? $plain : (string) preg_replace('/\s+/u', ' ', $plain));
@@ -145,6 +158,10 @@ final class LinkedData
     {
         $data = json_decode($json, true, 64);
 
-        return \is_array($data) && (isset($data['@context']) || isset($data['@type']) || isset($data['@graph']) || (\is_array($data[0] ?? null) && isset($data[0]['@type'])));
+        return \is_array($data)
+            && (isset($data['@context'])
+                || isset($data['@type'])
+                || isset($data['@graph'])
+                || (\is_array($data[0] ?? null) && isset($data[0]['@type'])));
     }
 }

@@ -31,6 +31,11 @@ final class CookEventRepository extends ServiceEntityRepository
     /** A number that grows with every event, for pages that ask whether anything is new. */
     public function version(Feast $feast): int
     {
-        return (int) $this->createQueryBuilder('e')->select('MAX(e.id)')->where('e.feast = :feast')->setParameter('feast', $feast)->getQuery()->getSingleScalarResult();
+        return (int) $this->createQueryBuilder('e')
+            ->select('MAX(e.id)')
+            ->where('e.feast = :feast')
+            ->setParameter('feast', $feast)
+            ->getQuery()
+            ->getSingleScalarResult();
     }
 }

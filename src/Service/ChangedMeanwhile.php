@@ -11,11 +11,17 @@ final class ChangedMeanwhile extends ConflictHttpException
 {
     public static function feast(?\Throwable $previous = null): self
     {
-        return new self('This feast was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.', $previous);
+        return new self(
+            'This feast was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+            $previous,
+        );
     }
 
     public static function draft(?\Throwable $previous = null): self
     {
-        return new self('This recipe was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.', $previous);
+        return new self(
+            'This recipe was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+            $previous,
+        );
     }
 }

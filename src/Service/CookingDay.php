@@ -16,8 +16,12 @@ use Psr\Clock\ClockInterface;
 /** What has been done on the day, derived from the list of events. */
 final readonly class CookingDay
 {
-    public function __construct(private CookEventRepository $events, private EntityManagerInterface $entities, private ManagerRegistry $registry, private ClockInterface $clock)
-    {
+    public function __construct(
+        private CookEventRepository $events,
+        private EntityManagerInterface $entities,
+        private ManagerRegistry $registry,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return array<string, \DateTimeImmutable> when a step was done, by step key; undone ones are not in it */

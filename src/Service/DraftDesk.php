@@ -47,7 +47,8 @@ final readonly class DraftDesk
     {
         $slug = $revision->getRecipe()->getSlug();
 
-        return $this->drafts->ofRecipe($this->kitchen->home(), $slug) ?? $this->keep(Draft::read($revision->getDocument()), $slug, $revision->getNumber());
+        return $this->drafts->ofRecipe($this->kitchen->home(), $slug) ??
+            $this->keep(Draft::read($revision->getDocument()), $slug, $revision->getNumber());
     }
 
     /** @param list<array{place: string, text: string, guess: bool}> $questions what is still to be answered */
@@ -71,14 +72,23 @@ final readonly class DraftDesk
     /** @throws NotFoundHttpException when this kitchen has no such draft */
     public function open(int $id): OpenDraft
     {
-        $record = $this->drafts->of($this->kitchen->home(), $id) ?? throw new NotFoundHttpException(\sprintf('This kitchen has no draft %d.', $id));
+        $record =
+            $this->drafts->of($this->kitchen->home(), $id) ??
+            throw new NotFoundHttpException(\sprintf('This kitchen has no draft %d.', $id));
         $draft = Draft::read($record->getDocument());
         try {
             $recipe = $this->reader->readEvery($record->getDocument(), $this->book)[0];
         } catch (FaultyDocument $faulty) {
             return new OpenDraft($record, $draft, $faulty->faults, null, null, []);
         }
-        $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $this->kitchen->equipment()->roomCelsius, $this->kitchen->equipment()->boilingCelsius());
+        $ledger = Ledger::follow(
+            $recipe,
+            $this->larder,
+            1.0,
+            1,
+            $this->kitchen->equipment()->roomCelsius,
+            $this->kitchen->equipment()->boilingCelsius(),
+        );
 
         return new OpenDraft($record, $draft, [], $recipe, $ledger, $this->checker->check($recipe));
     }
@@ -88,7 +98,7 @@ final readonly class DraftDesk
     {
         return array_map(static function (RecipeDraft $draft): array {
             $document = json_decode($draft->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
-            $name = \is_array($document) ? ($document['name'] ?? '') : '';
+            $name = \is_array($document) ? $document['name'] ?? '' : '';
 
             return ['id' => $draft->getId(), 'name' => \is_string($name) && '' !== $name ? $name : '…', 'of' => $draft->getOfSlug()];
         }, $this->drafts->all($this->kitchen->home()));
@@ -147,7 +157,14 @@ final readonly class DraftDesk
     /** @param list<array{place: string, text: string, guess: bool}> $questions */
     private function keep(Draft $draft, ?string $slug, ?int $revision, array $questions = []): RecipeDraft
     {
-        $record = new RecipeDraft($this->kitchen->home(), $draft->json(), $slug, $revision, json_encode($questions, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE), $this->clock->now());
+        $record = new RecipeDraft(
+            $this->kitchen->home(),
+            $draft->json(),
+            $slug,
+            $revision,
+            json_encode($questions, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
+            $this->clock->now(),
+        );
         $this->entities->persist($record);
         $this->entities->flush();
 

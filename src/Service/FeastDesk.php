@@ -57,7 +57,9 @@ final readonly class FeastDesk
             throw ChangedMeanwhile::feast();
         }
         $json = self::encode($document);
-        $moved = ($open->document['moments'] ?? null) !== ($document['moments'] ?? null) || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
+        $moved =
+            ($open->document['moments'] ?? null) !== ($document['moments'] ?? null)
+            || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
         // An old feast may still be corrected; only a moment that is set anew must lie ahead.
         $feast = (new FeastReader($open->kitchen, $this->recipes))->read($json, $moved ? $this->clock->now() : null);
         $open->record->change($feast->name, $json);
@@ -99,6 +101,13 @@ final readonly class FeastDesk
     /** @param array<string, mixed> $document */
     private static function encode(array $document): string
     {
-        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $document,
+            \JSON_THROW_ON_ERROR |
+                \JSON_UNESCAPED_UNICODE |
+                \JSON_UNESCAPED_SLASHES |
+                \JSON_PRESERVE_ZERO_FRACTION |
+                \JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 }

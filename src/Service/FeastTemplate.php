@@ -29,7 +29,9 @@ final class FeastTemplate
             'date' => $wish['date'] ?? '',
             'timeZone' => $wish['timeZone'] ?? '',
             'groups' => [['id' => 'grown-ups', 'name' => 'Grown-ups', 'count' => $wish['count'] ?? null, 'appetite' => 1]],
-            'moments' => [['id' => 'sitting', 'kind' => 'sitting', 'name' => 'Sitting', 'day' => 0, 'time' => $wish['time'] ?? '', 'bowls' => 0]],
+            'moments' => [
+                ['id' => 'sitting', 'kind' => 'sitting', 'name' => 'Sitting', 'day' => 0, 'time' => $wish['time'] ?? '', 'bowls' => 0],
+            ],
             'hands' => $hands,
             'dishes' => [],
         ];

@@ -15,8 +15,13 @@ use FeastLadle\Kitchen\KitchenReader;
 /** Changes a kitchen, unless a feast counts on something that would be gone, and adds further ones. */
 final readonly class KitchenDesk
 {
-    public function __construct(private CurrentKitchen $kitchen, private KitchenReader $reader, private FeastRepository $feasts, private RecipeBook $recipes, private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private CurrentKitchen $kitchen,
+        private KitchenReader $reader,
+        private FeastRepository $feasts,
+        private RecipeBook $recipes,
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     /** @throws FaultyDocument when the document is no sound kitchen, or a feast could not be read against it */
@@ -28,7 +33,12 @@ final readonly class KitchenDesk
                 (new FeastReader($kitchen, $this->recipes))->read($feast->getDocument());
             } catch (FaultyDocument $faulty) {
                 $first = $faulty->faults[0];
-                throw new FaultyDocument('kitchen', [new Fault('', '"{feast}" counts on this kitchen: {fault}', ['feast' => $feast->getName(), 'fault' => $first->message()])]);
+                throw new FaultyDocument('kitchen', [
+                    new Fault('', '"{feast}" counts on this kitchen: {fault}', [
+                        'feast' => $feast->getName(),
+                        'fault' => $first->message(),
+                    ]),
+                ]);
             }
         }
         $record->change($kitchen->name, $document);

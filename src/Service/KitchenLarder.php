@@ -19,8 +19,13 @@ use FeastLadle\Larder\LarderReader;
 /** The larder that ships, with what this kitchen has weighed, corrected and added laid over it. */
 final readonly class KitchenLarder
 {
-    public function __construct(private ShippedFiles $files, private KitchenRepository $kitchens, private LarderEntryRepository $entries, private RecipeRepository $recipes, private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private ShippedFiles $files,
+        private KitchenRepository $kitchens,
+        private LarderEntryRepository $entries,
+        private RecipeRepository $recipes,
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     public function larder(): Larder
@@ -39,7 +44,7 @@ final readonly class KitchenLarder
     {
         $own = $this->own();
 
-        return $own[$id] ?? $this->shipped()[$id] ?? null;
+        return $own[$id] ?? ($this->shipped()[$id] ?? null);
     }
 
     public function isOwn(string $id): bool
@@ -78,7 +83,17 @@ final readonly class KitchenLarder
             (new LarderReader())->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
         } catch (FaultyDocument $faulty) {
             $place = '/ingredients/'.array_search($id, array_column($document['ingredients'], 'id'), true);
-            throw new FaultyDocument('larder', array_map(static fn (Fault $f): Fault => new Fault(str_starts_with($f->pointer, $place) ? substr($f->pointer, \strlen($place)) : $f->pointer, $f->template, $f->values), $faulty->faults));
+            throw new FaultyDocument(
+                'larder',
+                array_map(
+                    static fn (Fault $f): Fault => new Fault(
+                        str_starts_with($f->pointer, $place) ? substr($f->pointer, \strlen($place)) : $f->pointer,
+                        $f->template,
+                        $f->values,
+                    ),
+                    $faulty->faults,
+                ),
+            );
         }
         $json = json_encode($thing, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE);
         $entry = $this->entries->of($this->kitchen(), $id);
@@ -105,7 +120,10 @@ final readonly class KitchenLarder
             foreach ($this->recipes->book($this->kitchen()) as $recipe) {
                 foreach ($recipe->revisions() as $revision) {
                     if (str_contains($revision->getDocument(), '"'.$id.'"')) {
-                        throw FaultyDocument::because('larder', 'The recipe "{name}" takes it in revision {number}; it can\'t go.', ['name' => $recipe->getName(), 'number' => $revision->getNumber()]);
+                        throw FaultyDocument::because('larder', 'The recipe "{name}" takes it in revision {number}; it can\'t go.', [
+                            'name' => $recipe->getName(),
+                            'number' => $revision->getNumber(),
+                        ]);
                     }
                 }
             }

@@ -19,7 +19,13 @@ final class KitchenRows
         'rules' => ['name' => 'A rule', 'forbids' => ['honey']],
     ];
 
-    private const FRESH_VESSEL = ['name' => 'Another pot', 'kind' => 'pot', 'shape' => ['form' => 'straight', 'diameterMm' => 240, 'heightMm' => 160], 'metal' => 'steel', 'emptyKg' => 1.5];
+    private const FRESH_VESSEL = [
+        'name' => 'Another pot',
+        'kind' => 'pot',
+        'shape' => ['form' => 'straight', 'diameterMm' => 240, 'heightMm' => 160],
+        'metal' => 'steel',
+        'emptyKg' => 1.5,
+    ];
 
     /** @return array{vessels: list<array<string, mixed>>, ...<string, mixed>} */
     public function read(Kitchen $kitchen): array
@@ -124,7 +130,10 @@ final class KitchenRows
             $document['fillLimits'] = new \stdClass();
         }
 
-        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $document,
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     private static function freshId(): string

@@ -18,7 +18,13 @@ final readonly class OpenDraft
      * @param list<Fault>   $faults   empty when it reads by every way it allows
      * @param list<Finding> $findings of the recipe it reads as
      */
-    public function __construct(public RecipeDraft $record, public Draft $draft, public array $faults, public ?Recipe $recipe, public ?Ledger $ledger, public array $findings)
-    {
+    public function __construct(
+        public RecipeDraft $record,
+        public Draft $draft,
+        public array $faults,
+        public ?Recipe $recipe,
+        public ?Ledger $ledger,
+        public array $findings,
+    ) {
     }
 }

@@ -11,8 +11,12 @@ use FeastLadle\Kitchen\Kitchen;
 final readonly class OpenFeast
 {
     /** @param array<string, mixed> $document */
-    public function __construct(public Feast $record, public array $document, public \FeastLadle\Feast\Feast $feast, public Kitchen $kitchen)
-    {
+    public function __construct(
+        public Feast $record,
+        public array $document,
+        public \FeastLadle\Feast\Feast $feast,
+        public Kitchen $kitchen,
+    ) {
     }
 
     public function id(): int

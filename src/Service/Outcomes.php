@@ -20,7 +20,10 @@ final readonly class Outcomes
     /** @return array<string, DishOutcome> by dish id */
     public function lines(Feast $feast, Quantities $quantities): array
     {
-        return array_map(fn (string $dish): DishOutcome => $this->outcomes->of($feast, $dish), array_combine(array_keys($quantities->dishes), array_keys($quantities->dishes)));
+        return array_map(
+            fn (string $dish): DishOutcome => $this->outcomes->of($feast, $dish),
+            array_combine(array_keys($quantities->dishes), array_keys($quantities->dishes)),
+        );
     }
 
     /** @param array<string, DishOutcome> $lines a line that says nothing is not kept */

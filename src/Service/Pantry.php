@@ -25,7 +25,11 @@ final readonly class Pantry
     public function take(Kitchen $kitchen, array $have, array $until, array $price, array $was = []): void
     {
         foreach ($was as $id => $stood) {
-            $typed = array_map(static fn (mixed $v): string => \is_string($v) ? trim($v) : '', [$have[$id] ?? '', $until[$id] ?? '', $price[$id] ?? '']);
+            $typed = array_map(static fn (mixed $v): string => \is_string($v) ? trim($v) : '', [
+                $have[$id] ?? '',
+                $until[$id] ?? '',
+                $price[$id] ?? '',
+            ]);
             if ($stood === implode('|', $typed)) {
                 unset($have[$id], $until[$id], $price[$id]);
             }
@@ -33,7 +37,14 @@ final readonly class Pantry
         /** @var array<string, mixed> $document */
         $document = json_decode($kitchen->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
         // What is in the pantry but not on this list stays.
-        $pantry = array_values(array_filter(\is_array($document['pantry'] ?? null) ? $document['pantry'] : [], static fn (mixed $row): bool => !\is_array($row) || !\is_string($row['what'] ?? null) || !\array_key_exists($row['what'], $have)));
+        $pantry = array_values(
+            array_filter(
+                \is_array($document['pantry'] ?? null) ? $document['pantry'] : [],
+                static fn (mixed $row): bool => !\is_array($row)
+                    || !\is_string($row['what'] ?? null)
+                    || !\array_key_exists($row['what'], $have),
+            ),
+        );
         foreach ($have as $id => $grams) {
             if (null !== self::typed($grams)) {
                 $row = ['what' => (string) $id, 'grams' => self::typed($grams)];
@@ -53,7 +64,13 @@ final readonly class Pantry
         }
         $document['pantry'] = $pantry;
         $document['prices'] = (object) $prices;
-        $this->desk->change($kitchen, json_encode($document, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE));
+        $this->desk->change(
+            $kitchen,
+            json_encode(
+                $document,
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+        );
     }
 
     /** A number where it is one; else what was typed, for the reader to refuse. */

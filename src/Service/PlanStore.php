@@ -58,7 +58,12 @@ final readonly class PlanStore
             }
         }
         $notBefore = $this->notBefore($open);
-        $plan = $this->planner->plan($open->feast, $open->kitchen, $notBefore, near: $near ? $this->former($kept->getDocument(), $notBefore) : null);
+        $plan = $this->planner->plan(
+            $open->feast,
+            $open->kitchen,
+            $notBefore,
+            near: $near ? $this->former($kept->getDocument(), $notBefore) : null,
+        );
         $kept->keep($fingerprint, $this->written($plan, $notBefore), $this->clock->now());
         $this->entities->persist($kept);
         $this->entities->flush();
@@ -73,7 +78,14 @@ final readonly class PlanStore
         $kept = $this->plans->of($open->record);
         $root = Node::root(json_decode($kept->getDocument(), true, 64, \JSON_THROW_ON_ERROR), new Faults());
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
-        $better = $this->planner->improve($plan->isToTheMinute ? $open->feast->atTheMinute() : $open->feast, $open->kitchen, $plan, $notBefore, Budget::milliseconds(self::SEARCH_MS), $seed);
+        $better = $this->planner->improve(
+            $plan->isToTheMinute ? $open->feast->atTheMinute() : $open->feast,
+            $open->kitchen,
+            $plan,
+            $notBefore,
+            Budget::milliseconds(self::SEARCH_MS),
+            $seed,
+        );
         if (null === $better) {
             return $plan;
         }
@@ -100,7 +112,9 @@ final readonly class PlanStore
     {
         $waits = null === $this->requests->getCurrentRequest()?->headers->get(self::AT_ONCE);
 
-        return $waits || $this->isKept($open) ? $this->plan($open) : Plan::unscheduled($this->planner->quantities($open->feast, $open->kitchen));
+        return $waits || $this->isKept($open)
+            ? $this->plan($open)
+            : Plan::unscheduled($this->planner->quantities($open->feast, $open->kitchen));
     }
 
     public function isKept(OpenFeast $open): bool
@@ -116,7 +130,12 @@ final readonly class PlanStore
             $recipes[] = $dish->recipe;
         }
 
-        return hash('sha256', self::PLANNER.$this->larder->fingerprint().serialize([$open->record->getDocument(), $open->record->getKitchen()->getDocument(), $recipes]));
+        return hash(
+            'sha256',
+            self::PLANNER.
+                $this->larder->fingerprint().
+                serialize([$open->record->getDocument(), $open->record->getKitchen()->getDocument(), $recipes]),
+        );
     }
 
     /** On the day itself nothing can start before now; once work is ticked, the plan stays where it was. */
@@ -147,14 +166,17 @@ final readonly class PlanStore
     {
         $obstacle = static fn (Obstacle $o): array => ['dish' => $o->dish, 'template' => $o->template, 'values' => $o->values];
 
-        return json_encode([
-            'notBefore' => $notBefore?->getTimestamp(),
-            'toTheMinute' => $plan->isToTheMinute,
-            'without' => array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
-            'obstacles' => array_map($obstacle, $plan->obstacles),
-            'reasons' => array_map(static fn (DishTiming $t): array => array_map($obstacle, $t->reasons), $plan->timings),
-            'solution' => (new ProblemWriter())->solution($plan->solution, 0),
-        ], \JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                'notBefore' => $notBefore?->getTimestamp(),
+                'toTheMinute' => $plan->isToTheMinute,
+                'without' => array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
+                'obstacles' => array_map($obstacle, $plan->obstacles),
+                'reasons' => array_map(static fn (DishTiming $t): array => array_map($obstacle, $t->reasons), $plan->timings),
+                'solution' => (new ProblemWriter())->solution($plan->solution, 0),
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
     }
 
     private function restore(OpenFeast $open, string $document): Plan
@@ -173,12 +195,30 @@ final readonly class PlanStore
         $toTheMinute = $root->at('toTheMinute')->bool(false);
         $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
         $quantities = $this->planner->quantities($feast, $open->kitchen);
-        $draft = $this->planner->draft($feast, $open->kitchen, $quantities, $notBefore, array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()));
-        $plan = $this->planner->assemble($feast, $open->kitchen, $quantities, $draft, (new SolutionReader())->fromNode($root->at('solution'), $faults));
+        $draft = $this->planner->draft(
+            $feast,
+            $open->kitchen,
+            $quantities,
+            $notBefore,
+            array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()),
+        );
+        $plan = $this->planner->assemble(
+            $feast,
+            $open->kitchen,
+            $quantities,
+            $draft,
+            (new SolutionReader())->fromNode($root->at('solution'), $faults),
+        );
         $plan = $toTheMinute ? $plan->toTheMinute() : $plan;
         $timings = [];
         foreach ($plan->timings as $dish => $timing) {
-            $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, array_map($obstacle, $root->at('reasons')->at($dish)->items()));
+            $timings[$dish] = new DishTiming(
+                $dish,
+                $timing->ready,
+                $timing->due,
+                $timing->lateMinutes,
+                array_map($obstacle, $root->at('reasons')->at($dish)->items()),
+            );
         }
 
         return $plan->withTimings($timings)->withObstacles(array_map($obstacle, $root->at('obstacles')->items()));

@@ -16,8 +16,16 @@ final readonly class Scenario
      * @param string                          $why      the reason of that way
      * @param array<string, string|int|float> $losses   values of what it loses
      */
-    public function __construct(public string $id, public string $message, public array $values, public string $loses, public ?array $document, public ?Kitchen $kitchen = null, public array $losses = [], public string $why = '')
-    {
+    public function __construct(
+        public string $id,
+        public string $message,
+        public array $values,
+        public string $loses,
+        public ?array $document,
+        public ?Kitchen $kitchen = null,
+        public array $losses = [],
+        public string $why = '',
+    ) {
     }
 
     /** What changes the kitchen can't be kept from here. */

@@ -39,7 +39,11 @@ final readonly class Setup
             $this->entities->flush();
         }
         // A kitchen of an earlier day gets the recipes that ship since; its own stay as they are.
-        $missing = array_filter($this->files->recipes(), fn (string $slug): bool => null === $this->recipes->revision($slug), \ARRAY_FILTER_USE_KEY);
+        $missing = array_filter(
+            $this->files->recipes(),
+            fn (string $slug): bool => null === $this->recipes->revision($slug),
+            \ARRAY_FILTER_USE_KEY,
+        );
         $this->recipes->importAll(array_values($missing), $kitchen);
         if ($demo) {
             $this->demoFeast($kitchen, 'new-roof', $this->nextSaturday());
@@ -65,7 +69,14 @@ final readonly class Setup
         $feast = json_decode($this->files->feast($name), true, 64, \JSON_THROW_ON_ERROR);
         $feast['date'] = $day->format('Y-m-d');
         $title = $feast['name'];
-        $this->entities->persist(new Feast($kitchen, \is_string($title) ? $title : '', json_encode($feast, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION), $this->clock->now()));
+        $this->entities->persist(
+            new Feast(
+                $kitchen,
+                \is_string($title) ? $title : '',
+                json_encode($feast, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION),
+                $this->clock->now(),
+            ),
+        );
         $this->entities->flush();
     }
 

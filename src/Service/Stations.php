@@ -23,7 +23,10 @@ final readonly class Stations
     {
     }
 
-    /** @return list<array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled: bool, under: array<string, string>}> */
+    /**
+     * @return list<array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled:
+     *     bool, under: array<string, string>}>
+     */
     public function of(OpenFeast $open, Plan $plan): array
     {
         $noPots = 0;
@@ -46,17 +49,40 @@ final readonly class Stations
         return [
             $this->station('guests', 'Guests', '%count% guest|%count% guests', $open->feast->guests(), false),
             $this->station('menu', 'Menu', 0 === $dishes ? 'nothing yet' : '%count% sweet|%count% sweets', $dishes, 0 === $dishes),
-            $this->station('pots', 'Pots', $noPots > 0 ? '%count% fits nowhere|%count% fit nowhere' : '%count% vessel|%count% vessels', $noPots > 0 ? $noPots : $pots, $noPots > 0),
+            $this->station(
+                'pots',
+                'Pots',
+                $noPots > 0 ? '%count% fits nowhere|%count% fit nowhere' : '%count% vessel|%count% vessels',
+                $noPots > 0 ? $noPots : $pots,
+                $noPots > 0,
+            ),
             $this->station('stores', 'Stores', '%count% thing|%count% things', \count($plan->quantities->stores), false),
-            $this->station('run_sheet', 'Run sheet', !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '%count% not in time' : 'in time'), $late, $late > 0),
+            $this->station(
+                'run_sheet',
+                'Run sheet',
+                !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '%count% not in time' : 'in time'),
+                $late,
+                $late > 0,
+            ),
             $this->station('cook', 'Cook', '%count% of {steps} done', $done, false, $steps),
             $this->station('afterwards', 'Afterwards', '%count% noted', $noted, false),
         ];
     }
 
-    /** @return array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled: bool, under: array<string, string>} */
+    /**
+     * @return array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled: bool,
+     *     under: array<string, string>}
+     */
     private function station(string $route, string $name, string $state, int $count, bool $unsettled, int $steps = 0): array
     {
-        return ['route' => $route, 'name' => $name, 'own' => self::UNDER[$route][0] ?? $name, 'under' => self::UNDER[$route][1] ?? [], 'state' => $state, 'values' => ['%count%' => $count, '{steps}' => $steps], 'unsettled' => $unsettled];
+        return [
+            'route' => $route,
+            'name' => $name,
+            'own' => self::UNDER[$route][0] ?? $name,
+            'under' => self::UNDER[$route][1] ?? [],
+            'state' => $state,
+            'values' => ['%count%' => $count, '{steps}' => $steps],
+            'unsettled' => $unsettled,
+        ];
     }
 }

@@ -43,7 +43,9 @@ final readonly class SureEnough
                 break;
             }
             $document['dishes'] = $dishes;
-            $feast = (new FeastReader($open->kitchen, $this->recipes))->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+            $feast = (new FeastReader($open->kitchen, $this->recipes))->read(
+                json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+            );
         }
 
         return $document;

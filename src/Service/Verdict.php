@@ -19,8 +19,14 @@ final readonly class Verdict
      * @param int      $hands minutes of hands-on work that go away
      * @param int      $out   sweets that find room then, and did not before; below nought for the other way
      */
-    private function __construct(public string $id, public ?int $won, public int $out, public int $hands, public bool $mends, public string $message)
-    {
+    private function __construct(
+        public string $id,
+        public ?int $won,
+        public int $out,
+        public int $hands,
+        public bool $mends,
+        public string $message,
+    ) {
     }
 
     public static function impossible(string $id): self
@@ -35,16 +41,23 @@ final readonly class Verdict
         $mends = $tried->isOnTime();
         $hands = $plan->handMinutes() - $tried->handMinutes();
 
-        return new self($id, $won, $out, $hands, $mends, match (true) {
-            $mends && !$plan->isOnTime() => 'everything is in time',
-            $mends && $hands >= self::NOTICED => 'stays in time, {hands} less by hand',
-            $mends && $hands <= -self::NOTICED => 'stays in time, {hands} more by hand',
-            $mends => 'stays in time',
-            0 !== $out => $out > 0 ? 'a sweet more finds room' : 'a sweet less finds room',
-            $won > 0 => '{minutes} less late',
-            $won < 0 => '{minutes} more late',
-            default => 'changes nothing',
-        });
+        return new self(
+            $id,
+            $won,
+            $out,
+            $hands,
+            $mends,
+            match (true) {
+                $mends && !$plan->isOnTime() => 'everything is in time',
+                $mends && $hands >= self::NOTICED => 'stays in time, {hands} less by hand',
+                $mends && $hands <= -self::NOTICED => 'stays in time, {hands} more by hand',
+                $mends => 'stays in time',
+                0 !== $out => $out > 0 ? 'a sweet more finds room' : 'a sweet less finds room',
+                $won > 0 => '{minutes} less late',
+                $won < 0 => '{minutes} more late',
+                default => 'changes nothing',
+            },
+        );
     }
 
     private static function late(Plan $plan): int

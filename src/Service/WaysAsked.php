@@ -31,7 +31,10 @@ final readonly class WaysAsked
         }
         if (\is_array($asked['dials'] ?? null)) {
             // An untouched dial need not be sent at all.
-            $asked['dials'] = array_map(static fn (mixed $v): mixed => is_numeric($v) ? (float) $v : $v, array_filter($asked['dials'], static fn (mixed $v): bool => '' !== $v));
+            $asked['dials'] = array_map(
+                static fn (mixed $v): mixed => is_numeric($v) ? (float) $v : $v,
+                array_filter($asked['dials'], static fn (mixed $v): bool => '' !== $v),
+            );
         }
         foreach (['schools', 'dials'] as $field) {
             // An empty list is an empty object here.

@@ -34,28 +34,103 @@ final readonly class WhatIf
         $first = $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone);
         foreach ([30, 60] as $minutes) {
             if ($minutes > $open->feast->marginMinutes) {
-                $add(new Scenario('margin-'.$minutes, 'Everything ready {minutes} min before its moment', ['{minutes}' => $minutes], 'hot things wait longer', [...$open->document, 'marginMinutes' => $minutes]));
+                $add(
+                    new Scenario(
+                        'margin-'.$minutes,
+                        'Everything ready {minutes} min before its moment',
+                        ['{minutes}' => $minutes],
+                        'hot things wait longer',
+                        [...$open->document, 'marginMinutes' => $minutes],
+                    ),
+                );
             }
         }
         $strongest = $open->kitchen->strongestFire();
         if (null !== $strongest) {
-            $add(new Scenario('fire', 'One fire more, like the strongest', [], 'it has to be there: enter it under Kitchen', null, $open->kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm))));
+            $add(
+                new Scenario(
+                    'fire',
+                    'One fire more, like the strongest',
+                    [],
+                    'it has to be there: enter it under Kitchen',
+                    null,
+                    $open->kitchen->withBurner(
+                        new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm),
+                    ),
+                ),
+            );
         }
         foreach ($this->busyVessels($plan) as $id => $dish) {
             $vessel = $open->kitchen->vessels[$id];
-            $add(new Scenario('vessel-'.$id, 'A second vessel like {vessel}', ['{vessel}' => $vessel->name], 'it has to be borrowed: enter it under Kitchen', null, $open->kitchen->withVessel(new Vessel('one-more-'.$id, 'one more '.$vessel->name, $vessel->kind, $vessel->shape, $vessel->metal, $vessel->emptyKg))));
+            $add(
+                new Scenario(
+                    'vessel-'.$id,
+                    'A second vessel like {vessel}',
+                    ['{vessel}' => $vessel->name],
+                    'it has to be borrowed: enter it under Kitchen',
+                    null,
+                    $open->kitchen->withVessel(
+                        new Vessel(
+                            'one-more-'.$id,
+                            'one more '.$vessel->name,
+                            $vessel->kind,
+                            $vessel->shape,
+                            $vessel->metal,
+                            $vessel->emptyKg,
+                        ),
+                    ),
+                ),
+            );
         }
         $from = $first->modify('-4 hours')->format('H:i');
         foreach ($open->kitchen->people as $person) {
-            $there = array_filter($open->feast->shifts, static fn ($s): bool => $s->person === $person->id && $s->from <= $first->modify('-4 hours') && $s->to >= $first);
+            $there = array_filter(
+                $open->feast->shifts,
+                static fn ($s): bool => $s->person === $person->id && $s->from <= $first->modify('-4 hours') && $s->to >= $first,
+            );
             if ([] === $there) {
-                $add(new Scenario('helper-'.$person->id, '{name} there from {from}', ['{name}' => $person->name, '{from}' => $from], 'somebody has to come', [...$open->document, 'hands' => [...$hands, ['person' => $person->id, 'day' => 0, 'from' => $from, 'to' => $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i')]]]));
+                $add(
+                    new Scenario(
+                        'helper-'.$person->id,
+                        '{name} there from {from}',
+                        ['{name}' => $person->name, '{from}' => $from],
+                        'somebody has to come',
+                        [
+                            ...$open->document,
+                            'hands' => [
+                                ...$hands,
+                                [
+                                    'person' => $person->id,
+                                    'day' => 0,
+                                    'from' => $from,
+                                    'to' => $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i'),
+                                ],
+                            ],
+                        ],
+                    ),
+                );
             }
         }
         $cook = array_key_first(array_filter($open->kitchen->people, static fn ($p): bool => 'cook' === $p->skill->value));
         if (null !== $cook) {
-            $add(new Scenario('earlier', '{name} begins two hours earlier on the day', ['{name}' => $open->kitchen->people[$cook]->name], 'sleep', [...$open->document, 'hands' => $this->earlier($hands, $cook)]));
-            $add(new Scenario('day-before', '{name} cooks four hours in the afternoon before', ['{name}' => $open->kitchen->people[$cook]->name], 'an afternoon', [...$open->document, 'hands' => [...$hands, ['person' => $cook, 'day' => -1, 'from' => '14:00', 'to' => '18:00']]]));
+            $add(
+                new Scenario(
+                    'earlier',
+                    '{name} begins two hours earlier on the day',
+                    ['{name}' => $open->kitchen->people[$cook]->name],
+                    'sleep',
+                    [...$open->document, 'hands' => $this->earlier($hands, $cook)],
+                ),
+            );
+            $add(
+                new Scenario(
+                    'day-before',
+                    '{name} cooks four hours in the afternoon before',
+                    ['{name}' => $open->kitchen->people[$cook]->name],
+                    'an afternoon',
+                    [...$open->document, 'hands' => [...$hands, ['person' => $cook, 'day' => -1, 'from' => '14:00', 'to' => '18:00']]],
+                ),
+            );
         }
         $dishes = \is_array($open->document['dishes'] ?? null) ? array_values(array_filter($open->document['dishes'], \is_array(...))) : [];
         foreach (MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder) as $slug => $base) {
@@ -69,7 +144,17 @@ final readonly class WhatIf
             }
             if (null !== $base->bought && [] !== $for) {
                 $loses = null === $base->buyCost ? 'read its label' : 'about {cost} {money}; read its label';
-                $add(new Scenario('buy-'.$slug, '{base} bought for {dishes}', ['{base}' => $base->base->name, '{dishes}' => implode(', ', $for)], $loses, [...$open->document, 'dishes' => $bought], null, ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->currency]));
+                $add(
+                    new Scenario(
+                        'buy-'.$slug,
+                        '{base} bought for {dishes}',
+                        ['{base}' => $base->base->name, '{dishes}' => implode(', ', $for)],
+                        $loses,
+                        [...$open->document, 'dishes' => $bought],
+                        null,
+                        ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->currency],
+                    ),
+                );
             }
         }
         foreach ([...$this->leftOut($open, $dishes), ...$this->otherSchools($open, $dishes)] as $scenario) {
@@ -79,7 +164,12 @@ final readonly class WhatIf
             if (\count($dishes) > 1 && [] === array_filter($open->feast->boxes, static fn ($b): bool => isset($b->holds[$dish->id]))) {
                 $less = $dishes;
                 array_splice($less, $i, 1);
-                $add(new Scenario('less-'.$dish->id, 'Without {dish}', ['{dish}' => $dish->recipe->name], 'a sweet less', [...$open->document, 'dishes' => $less]));
+                $add(
+                    new Scenario('less-'.$dish->id, 'Without {dish}', ['{dish}' => $dish->recipe->name], 'a sweet less', [
+                        ...$open->document,
+                        'dishes' => $less,
+                    ]),
+                );
             }
         }
 
@@ -97,7 +187,10 @@ final readonly class WhatIf
         foreach ($plan->quantities->dishes as $planned) {
             foreach ($planned->batchPlan->pots as $choice) {
                 foreach ($choice->run->isHeated() ? $choice->vessels : [] as $vessel) {
-                    $uses[$vessel->id] = ($uses[$vessel->id] ?? 0) + $planned->batchPlan->batches * (isset($plan->timings[$planned->dish->id]) && 0 === $plan->timings[$planned->dish->id]->lateMinutes ? 1 : 3);
+                    $uses[$vessel->id] =
+                        ($uses[$vessel->id] ?? 0) +
+                        $planned->batchPlan->batches *
+                            (isset($plan->timings[$planned->dish->id]) && 0 === $plan->timings[$planned->dish->id]->lateMinutes ? 1 : 3);
                     $of[$vessel->id] = $planned->dish->id;
                 }
             }
@@ -121,7 +214,13 @@ final readonly class WhatIf
                 if (isset($dishes[$i])) {
                     $less = $dishes;
                     $less[$i]['leftOut'] = [...$dish->recipe->way->choices->leftOut, $id];
-                    yield new Scenario('leave-out-'.$dish->id.'-'.$id, '{dish} without: {step}', ['{dish}' => $dish->recipe->name, '{step}' => $step['title']], '' === $step['loses'] ? 'the sweet goes without it' : $step['loses'], [...$open->document, 'dishes' => $less]);
+                    yield new Scenario(
+                        'leave-out-'.$dish->id.'-'.$id,
+                        '{dish} without: {step}',
+                        ['{dish}' => $dish->recipe->name, '{step}' => $step['title']],
+                        '' === $step['loses'] ? 'the sweet goes without it' : $step['loses'],
+                        [...$open->document, 'dishes' => $less],
+                    );
                 }
             }
         }
@@ -146,14 +245,25 @@ final readonly class WhatIf
                     }
                     $chosen = [...$choices->schools, $school->id => $option->id];
                     try {
-                        $recipe = $this->recipes->find($dish->recipe->slug, \is_int($dishes[$i]['revision'] ?? null) ? $dishes[$i]['revision'] : null, $choices->withSchools($chosen));
+                        $recipe = $this->recipes->find(
+                            $dish->recipe->slug,
+                            \is_int($dishes[$i]['revision'] ?? null) ? $dishes[$i]['revision'] : null,
+                            $choices->withSchools($chosen),
+                        );
                     } catch (FaultyDocument) {
                         continue;
                     }
                     if (null !== $recipe && !$recipe->isWorkedLike($dish->recipe)) {
                         $other = $dishes;
                         $other[$i]['schools'] = $chosen;
-                        yield new Scenario('school-'.$dish->id.'-'.$school->id.'-'.$option->id, '{dish}: {option}', ['{dish}' => $dish->recipe->name, '{option}' => $option->name], $option->loses, [...$open->document, 'dishes' => $other], why: $option->why);
+                        yield new Scenario(
+                            'school-'.$dish->id.'-'.$school->id.'-'.$option->id,
+                            '{dish}: {option}',
+                            ['{dish}' => $dish->recipe->name, '{option}' => $option->name],
+                            $option->loses,
+                            [...$open->document, 'dishes' => $other],
+                            why: $option->why,
+                        );
                     }
                 }
             }
@@ -173,7 +283,12 @@ final readonly class WhatIf
     {
         $kitchen = $scenario->kitchen ?? $open->kitchen;
         try {
-            $feast = null === $scenario->document ? $open->feast : (new FeastReader($kitchen, $this->recipes))->read(json_encode($scenario->document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+            $feast =
+                null === $scenario->document
+                    ? $open->feast
+                    : (new FeastReader($kitchen, $this->recipes))->read(
+                        json_encode($scenario->document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                    );
         } catch (FaultyDocument) {
             return null;
         }
@@ -189,7 +304,12 @@ final readonly class WhatIf
     private function earlier(array $hands, string $cook): array
     {
         foreach ($hands as $i => $shift) {
-            if ($cook === ($shift['person'] ?? null) && 0 === ($shift['day'] ?? 0) && \is_string($shift['from'] ?? null) && 1 === preg_match('/^(\d\d):(\d\d)$/', $shift['from'], $m)) {
+            if (
+                $cook === ($shift['person'] ?? null)
+                && 0 === ($shift['day'] ?? 0)
+                && \is_string($shift['from'] ?? null)
+                && 1 === preg_match('/^(\d\d):(\d\d)$/', $shift['from'], $m)
+            ) {
                 $hands[$i]['from'] = \sprintf('%02d:%s', max(0, (int) $m[1] - 2), $m[2]);
                 break;
             }

@@ -11,7 +11,8 @@ use FeastLadle\Document\Node;
 /**
  * The recipe book at a glance.
  *
- * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, dials: int, steps: int, revision: int}
+ * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, dials: int, steps:
+ *     int, revision: int}
  */
 final readonly class BookPage
 {
@@ -29,8 +30,14 @@ final readonly class BookPage
             // Only what the glance shows is looked at; reading every recipe whole would take longer than the page may.
             $document = Node::root(json_decode($newest->getDocument(), true, 64, \JSON_THROW_ON_ERROR), new Faults());
             $row = [
-                'slug' => $entry->getSlug(), 'name' => $entry->getName(), 'summary' => $document->at('summary')->text(), 'served' => $document->at('serving')->at('way')->text(),
-                'questions' => \count($document->at('schools')->items()), 'dials' => \count($document->at('dials')->items()), 'steps' => \count($document->at('steps')->items()), 'revision' => $newest->getNumber(),
+                'slug' => $entry->getSlug(),
+                'name' => $entry->getName(),
+                'summary' => $document->at('summary')->text(),
+                'served' => $document->at('serving')->at('way')->text(),
+                'questions' => \count($document->at('schools')->items()),
+                'dials' => \count($document->at('dials')->items()),
+                'steps' => \count($document->at('steps')->items()),
+                'revision' => $newest->getNumber(),
             ];
             if ($document->has('base')) {
                 $bases[] = $row;

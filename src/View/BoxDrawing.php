@@ -18,8 +18,13 @@ final class BoxDrawing
         $parts = [];
         $at = self::LEFT;
         foreach ($count->contents as $part) {
-            $width = $count->grams > 0 ? self::WIDTH * $part['grams'] / $count->grams : 0.0;
-            $parts[] = ['letter' => $part['dish']->dish->letter, 'x' => round($at, 2), 'w' => round($width, 2), 'middle' => round($at + $width / 2, 2)];
+            $width = $count->grams > 0 ? (self::WIDTH * $part['grams']) / $count->grams : 0.0;
+            $parts[] = [
+                'letter' => $part['dish']->dish->letter,
+                'x' => round($at, 2),
+                'w' => round($width, 2),
+                'middle' => round($at + $width / 2, 2),
+            ];
             $at += $width;
         }
 

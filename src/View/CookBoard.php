@@ -21,7 +21,8 @@ use Symfony\Component\Uid\Uuid;
 /**
  * The board of the cooking day: for each person what to do now and what comes next; what stands by itself; what is done.
  *
- * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>, cuts: list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
+ * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>, cuts:
+ *     list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
  */
 final readonly class CookBoard
 {
@@ -31,23 +32,45 @@ final readonly class CookBoard
     {
     }
 
-    /** @return array{version: int, now: \DateTimeImmutable, begun: bool, people: list<array{id: string, name: string, now: list<Card>, next: list<PlannedStep>}>, alone: list<Card>, done: list<array{step: PlannedStep, client: string, at: \DateTimeImmutable}>, left: int} */
+    /**
+     * @return array{version: int, now: \DateTimeImmutable, begun: bool, people: list<array{id: string, name: string, now:
+     *     list<Card>, next: list<PlannedStep>}>, alone: list<Card>, done: list<array{step: PlannedStep, client: string, at:
+     *     \DateTimeImmutable}>, left: int}
+     */
     public function of(OpenFeast $open, Plan $plan): array
     {
         $done = $this->day->done($open->record);
         $now = $this->clock->now()->setTimezone($open->feast->timeZone);
         $people = [];
         foreach ($open->kitchen->people as $person) {
-            $mine = array_values(array_filter($plan->steps, static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true) && !isset($done[$s->key->id()])));
+            $mine = array_values(
+                array_filter(
+                    $plan->steps,
+                    static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true) && !isset($done[$s->key->id()]),
+                ),
+            );
             if ([] === $mine) {
                 continue;
             }
             // What is to do now: the first open step, and all that begins with it or should have begun.
-            $current = array_filter($mine, static fn (PlannedStep $s): bool => $s->startMinute <= $mine[0]->startMinute || $s->start <= $now);
+            $current = array_filter(
+                $mine,
+                static fn (PlannedStep $s): bool => $s->startMinute <= $mine[0]->startMinute || $s->start <= $now,
+            );
             $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen), $current));
-            $people[] = ['id' => $person->id, 'name' => $person->name, 'now' => $together, 'next' => \array_slice($mine, \count($together), self::NEXT_SHOWN)];
+            $people[] = [
+                'id' => $person->id,
+                'name' => $person->name,
+                'now' => $together,
+                'next' => \array_slice($mine, \count($together), self::NEXT_SHOWN),
+            ];
         }
-        $alone = array_values(array_filter($plan->steps, fn (PlannedStep $s): bool => [] === $s->people && !isset($done[$s->key->id()]) && $this->fed($s, $plan, $done)));
+        $alone = array_values(
+            array_filter(
+                $plan->steps,
+                fn (PlannedStep $s): bool => [] === $s->people && !isset($done[$s->key->id()]) && $this->fed($s, $plan, $done),
+            ),
+        );
         $finished = [];
         foreach ($plan->steps as $step) {
             $at = $done[$step->key->id()] ?? null;
@@ -71,7 +94,15 @@ final readonly class CookBoard
     /** @return Card */
     private function card(PlannedStep $step, \DateTimeImmutable $now, Kitchen $kitchen): array
     {
-        return ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'due' => $step->start <= $now, 'overdue' => $step->end < $now, 'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->liftKg), 'cuts' => (new CutTimes($this->larder))->of($step, $kitchen), 'goesOn' => GoesOn::seconds($step, $kitchen)];
+        return [
+            'step' => $step,
+            'client' => Uuid::v4()->toRfc4122(),
+            'due' => $step->start <= $now,
+            'overdue' => $step->end < $now,
+            'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->liftKg),
+            'cuts' => (new CutTimes($this->larder))->of($step, $kitchen),
+            'goesOn' => GoesOn::seconds($step, $kitchen),
+        ];
     }
 
     /**
@@ -83,7 +114,12 @@ final readonly class CookBoard
     {
         $sources = $step->step->sources();
         foreach ($plan->steps as $before) {
-            if ($before->key->dish === $step->key->dish && \in_array($before->key->step, $sources, true) && !isset($done[$before->key->id()]) && $this->feeds($before, $step, $plan)) {
+            if (
+                $before->key->dish === $step->key->dish
+                && \in_array($before->key->step, $sources, true)
+                && !isset($done[$before->key->id()])
+                && $this->feeds($before, $step, $plan)
+            ) {
                 return false;
             }
         }

@@ -12,7 +12,8 @@ use FeastLadle\Measure\AmountWriter;
 /**
  * A draft as a map of steps and streams that can be touched: drawn from the document as it stands, sound or not.
  *
- * @phpstan-type MapNode array{index: int, id: string, x: float, y: float, w: float, h: float, lines: list<string>, grams: string, flame: bool, faulty: bool, open: bool, result: bool}
+ * @phpstan-type MapNode array{index: int, id: string, x: float, y: float, w: float, h: float, lines: list<string>, grams:
+ *     string, flame: bool, faulty: bool, open: bool, result: bool}
  * @phpstan-type MapStream array{path: string, width: float, x: float, y: float}
  */
 final class DraftMap
@@ -48,17 +49,29 @@ final class DraftMap
             $flow = null !== $ledger && isset($ledger->flows[$id]) ? $ledger->flow($id) : null;
             $title = \is_string($step['title'] ?? null) ? $step['title'] : $id;
             $nodes[] = [
-                'index' => $index, 'id' => $id, 'x' => $this->x($places[$index]), 'y' => $this->y($places[$index]), 'w' => self::WIDTH, 'h' => self::HEIGHT,
+                'index' => $index,
+                'id' => $id,
+                'x' => $this->x($places[$index]),
+                'y' => $this->y($places[$index]),
+                'w' => self::WIDTH,
+                'h' => self::HEIGHT,
                 'lines' => \array_slice(explode("\n", wordwrap($title, self::LETTERS_A_LINE, "\n", true)), 0, 2),
                 'grams' => null === $flow ? '' : AmountWriter::weight($flow->gives->massGrams()),
                 'flame' => \is_string($step['flame'] ?? null) && 'none' !== $step['flame'],
-                'faulty' => isset($faulty[$index]), 'open' => $index === $open, 'result' => ($draft->document()['result'] ?? null) === $id,
+                'faulty' => isset($faulty[$index]),
+                'open' => $index === $open,
+                'result' => ($draft->document()['result'] ?? null) === $id,
             ];
         }
         $columns = [] === $places ? 0 : max(array_column($places, 0));
         $rows = [] === $places ? 0 : max(array_column($places, 1));
 
-        return ['width' => 2 * self::MARGIN + $columns * self::COLUMN + self::WIDTH + 20, 'height' => 2 * self::MARGIN + $rows * self::ROW + self::HEIGHT + 8, 'nodes' => $nodes, 'streams' => $this->streams($sources, $places, $draft, $ledger)];
+        return [
+            'width' => 2 * self::MARGIN + $columns * self::COLUMN + self::WIDTH + 20,
+            'height' => 2 * self::MARGIN + $rows * self::ROW + self::HEIGHT + 8,
+            'nodes' => $nodes,
+            'streams' => $this->streams($sources, $places, $draft, $ledger),
+        ];
     }
 
     /** @return array<int, list<array{int, float}>> by step: the steps it takes from, with the share */
@@ -101,7 +114,9 @@ final class DraftMap
         }
         // What is only poured on stands just before whoever takes it.
         foreach ($sources as $index => $from) {
-            $takers = array_keys(array_filter($sources, static fn (array $list): bool => \in_array($index, array_column($list, 0), true)));
+            $takers = array_keys(
+                array_filter($sources, static fn (array $list): bool => \in_array($index, array_column($list, 0), true)),
+            );
             if ([] === $from && [] !== $takers) {
                 $columns[$index] = max(0, min(array_map(static fn (int $t): int => $columns[$t], $takers)) - 1);
             }
@@ -128,7 +143,10 @@ final class DraftMap
      */
     private function streams(array $sources, array $places, Draft $draft, ?Ledger $ledger): array
     {
-        $heaviest = null === $ledger ? 1.0 : max([1.0, ...array_map(static fn ($f): float => $f->gives->massGrams(), array_values($ledger->flows))]);
+        $heaviest =
+            null === $ledger
+                ? 1.0
+                : max([1.0, ...array_map(static fn ($f): float => $f->gives->massGrams(), array_values($ledger->flows))]);
         $streams = [];
         foreach ($sources as $index => $list) {
             foreach ($list as [$from, $share]) {
@@ -138,10 +156,23 @@ final class DraftMap
                 $y2 = $this->y($places[$index]) + self::HEIGHT / 2;
                 $bend = max(20.0, abs($x2 - $x1) / 2);
                 $id = $draft->step($from)['id'] ?? '';
-                $mass = null !== $ledger && \is_string($id) && isset($ledger->flows[$id]) ? $ledger->flow($id)->gives->massGrams() * $share : 0.0;
+                $mass =
+                    null !== $ledger && \is_string($id) && isset($ledger->flows[$id])
+                        ? $ledger->flow($id)->gives->massGrams() * $share
+                        : 0.0;
                 $streams[] = [
-                    'path' => \sprintf('M%.1f %.1f C%.1f %.1f %.1f %.1f %.1f %.1f', $x1, $y1, $x1 + $bend, $y1, $x2 - $bend, $y2, $x2, $y2),
-                    'width' => round(max(self::THINNEST, self::THICKEST * $mass / $heaviest), 1),
+                    'path' => \sprintf(
+                        'M%.1f %.1f C%.1f %.1f %.1f %.1f %.1f %.1f',
+                        $x1,
+                        $y1,
+                        $x1 + $bend,
+                        $y1,
+                        $x2 - $bend,
+                        $y2,
+                        $x2,
+                        $y2,
+                    ),
+                    'width' => round(max(self::THINNEST, (self::THICKEST * $mass) / $heaviest), 1),
                     'x' => round(($x1 + $x2) / 2, 1),
                     'y' => round(($y1 + $y2) / 2, 1),
                 ];

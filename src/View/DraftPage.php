@@ -32,7 +32,11 @@ final readonly class DraftPage
     }
 
     /**
-     * @return array{map: array{width: float, height: float, nodes: list<MapNode>, streams: list<MapStream>}, open: int, step: array<array-key, mixed>|null, guide: ProcessGuide|null, stretches: array<string, array<string, string>>, faultsAt: array<string, list<Fault>>, elsewhere: list<Fault>, others: list<Source>, stands: string, gives: string, things: array<string, string>, bases: array<string, string>, conditions: array<string, string>, movable: array<string, string>, asked: list<Asked>, differences: list<Difference>}
+     * @return array{map: array{width: float, height: float, nodes: list<MapNode>, streams: list<MapStream>}, open: int,
+     *     step: array<array-key, mixed>|null, guide: ProcessGuide|null, stretches: array<string, array<string, string>>,
+     *     faultsAt: array<string, list<Fault>>, elsewhere: list<Fault>, others: list<Source>, stands: string, gives: string,
+     *     things: array<string, string>, bases: array<string, string>, conditions: array<string, string>, movable: array<string,
+     *     string>, asked: list<Asked>, differences: list<Difference>}
      */
     public function of(OpenDraft $open, int $index): array
     {
@@ -61,7 +65,10 @@ final readonly class DraftPage
             'elsewhere' => $elsewhere,
             'others' => $this->others($open, $index),
             'stands' => null === $flow || $flow->fullestMl < 5 ? '' : AmountWriter::volume($flow->fullestMl),
-            'gives' => null === $flow ? '' : AmountWriter::weight($flow->gives->massGrams()).($flow->gives->pieces >= 1 ? ', '.floor($flow->gives->pieces + 1e-9).' pieces' : ''),
+            'gives' => null === $flow
+                    ? ''
+                    : AmountWriter::weight($flow->gives->massGrams()).
+                        ($flow->gives->pieces >= 1 ? ', '.floor($flow->gives->pieces + 1e-9).' pieces' : ''),
             'things' => array_map(static fn (Ingredient $i): string => $i->name, $this->larder->all()),
             'bases' => $this->bases(),
             'conditions' => $this->conditions($open),
@@ -88,7 +95,13 @@ final readonly class DraftPage
         $asked = [];
         foreach ($kept as $number => $row) {
             $step = 1 === preg_match('~^#([^/]+)(/.*)?$~', $row['place'], $match) ? $open->draft->indexOf($match[1]) : null;
-            $asked[] = ['number' => $number, 'text' => $row['text'], 'guess' => $row['guess'] ?? false, 'step' => $step, 'pointer' => null === $step ? $row['place'] : '/steps/'.$step.($match[2] ?? '')];
+            $asked[] = [
+                'number' => $number,
+                'text' => $row['text'],
+                'guess' => $row['guess'] ?? false,
+                'step' => $step,
+                'pointer' => null === $step ? $row['place'] : '/steps/'.$step.($match[2] ?? ''),
+            ];
         }
 
         return $asked;
@@ -122,7 +135,13 @@ final readonly class DraftPage
                 }
             }
             $vessel = $step['vessel'] ?? null;
-            $others[] = ['id' => $id, 'title' => \is_string($step['title'] ?? null) ? $step['title'] : $id, 'outputs' => $outputs, 'kind' => \is_array($vessel) && \is_string($vessel['kind'] ?? null) ? $vessel['kind'] : '', 'left' => round(max(0.0, 1 - $open->draft->taken($id, $outputs[0] ?? null)), 3)];
+            $others[] = [
+                'id' => $id,
+                'title' => \is_string($step['title'] ?? null) ? $step['title'] : $id,
+                'outputs' => $outputs,
+                'kind' => \is_array($vessel) && \is_string($vessel['kind'] ?? null) ? $vessel['kind'] : '',
+                'left' => round(max(0.0, 1 - $open->draft->taken($id, $outputs[0] ?? null)), 3),
+            ];
         }
 
         return $others;
@@ -150,7 +169,9 @@ final readonly class DraftPage
             }
             foreach (\is_array($school['options'] ?? null) ? $school['options'] : [] as $option) {
                 if (\is_array($option) && \is_string($option['id'] ?? null)) {
-                    $conditions[$school['id'].'='.$option['id']] = \is_string($option['name'] ?? null) ? $option['name'] : $option['id'];
+                    $conditions[$school['id'].'='.$option['id']] = \is_string($option['name'] ?? null)
+                        ? $option['name']
+                        : $option['id'];
                 }
             }
         }

@@ -16,7 +16,8 @@ use FeastLadle\Recipe\Recipe;
  * A recipe as streams that meet in vessels: time runs to the right, each vessel keeps its height, a stream is as thick as
  * what flows in it is heavy.
  *
- * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int, attention: string, vessel: string, grams: string, bowls: list<string>}
+ * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int, attention:
+ *     string, vessel: string, grams: string, bowls: list<string>}
  * @phpstan-type Stream array{path: string, width: float, label: string, x: float, y: float}
  */
 final class FlowDrawing
@@ -56,8 +57,18 @@ final class FlowDrawing
                 $toY = $y + self::BOX / 2;
                 $bend = ($x - $fromX) / 2;
                 $streams[] = [
-                    'path' => \sprintf('M%.1f %.1f C%.1f %.1f %.1f %.1f %.1f %.1f', $fromX, $fromY, $fromX + $bend, $fromY, $x - $bend, $toY, $x, $toY),
-                    'width' => round(max(2.5, self::THICKEST * $mass / $heaviest), 1),
+                    'path' => \sprintf(
+                        'M%.1f %.1f C%.1f %.1f %.1f %.1f %.1f %.1f',
+                        $fromX,
+                        $fromY,
+                        $fromX + $bend,
+                        $fromY,
+                        $x - $bend,
+                        $toY,
+                        $x,
+                        $toY,
+                    ),
+                    'width' => round(max(2.5, (self::THICKEST * $mass) / $heaviest), 1),
                     'label' => AmountWriter::weight($mass),
                     'x' => round(($fromX + $x) / 2, 1),
                     'y' => round(($fromY + $toY) / 2, 1),
@@ -65,7 +76,12 @@ final class FlowDrawing
             }
         }
 
-        return ['width' => 2 * self::MARGIN + max(0, ...array_values($columns)) * self::COLUMN + self::STEP_WIDTH, 'height' => 2 * self::MARGIN + (1 + max(0, ...array_values($rows))) * self::ROW, 'nodes' => $nodes, 'streams' => $streams];
+        return [
+            'width' => 2 * self::MARGIN + max(0, ...array_values($columns)) * self::COLUMN + self::STEP_WIDTH,
+            'height' => 2 * self::MARGIN + (1 + max(0, ...array_values($rows))) * self::ROW,
+            'nodes' => $nodes,
+            'streams' => $streams,
+        ];
     }
 
     /** @return array<string, int> a step stands right of everything it takes from */
@@ -103,7 +119,7 @@ final class FlowDrawing
         $rows = [];
         $taken = [];
         foreach ($recipe->steps as $step) {
-            $beside = $step->vessel->continues ?? $step->sources()[0] ?? null;
+            $beside = $step->vessel->continues ?? ($step->sources()[0] ?? null);
             $row = null === $beside ? 0 : $rows[$beside];
             while (isset($taken[$row][$columns[$step->id]])) {
                 ++$row;
@@ -139,7 +155,11 @@ final class FlowDrawing
         }
 
         return [
-            'id' => $step->id, 'x' => $x, 'y' => $y, 'w' => self::STEP_WIDTH, 'h' => self::BOX,
+            'id' => $step->id,
+            'x' => $x,
+            'y' => $y,
+            'w' => self::STEP_WIDTH,
+            'h' => self::BOX,
             'lines' => $this->wrapped($step->title),
             'flame' => match ($step->flame) {
                 Flame::None => 0,
@@ -153,7 +173,9 @@ final class FlowDrawing
                 AttentionKind::None => 'none',
             },
             'vessel' => $step->vessel->kind->value ?? '',
-            'grams' => $flow->gives->pieces >= 1 ? floor($flow->gives->pieces + 1e-6).' × '.AmountWriter::weight($flow->gives->massGrams() / $flow->gives->pieces) : AmountWriter::weight($flow->gives->massGrams()),
+            'grams' => $flow->gives->pieces >= 1
+                    ? floor($flow->gives->pieces + 1e-6).' × '.AmountWriter::weight($flow->gives->massGrams() / $flow->gives->pieces)
+                    : AmountWriter::weight($flow->gives->massGrams()),
             'bowls' => $bowls,
         ];
     }
@@ -163,6 +185,8 @@ final class FlowDrawing
     {
         $lines = explode("\n", wordwrap($title, self::LETTERS_A_LINE, "\n"));
 
-        return \count($lines) <= 2 ? $lines : [$lines[0], mb_substr(implode(' ', \array_slice($lines, 1)), 0, self::LETTERS_A_LINE - 1).'…'];
+        return \count($lines) <= 2
+            ? $lines
+            : [$lines[0], mb_substr(implode(' ', \array_slice($lines, 1)), 0, self::LETTERS_A_LINE - 1).'…'];
     }
 }

@@ -11,7 +11,8 @@ use FeastLadle\Planning\Plan;
 /**
  * How many fires and hands are at work through the day, against what there is; hours in which nothing happens are left out.
  *
- * @phpstan-type Curve array{name: string, most: float, unit: string, needs: string, has: string, peak: float, peakAt: \DateTimeImmutable|null, levels: list<array{y: float, label: string}>}
+ * @phpstan-type Curve array{name: string, most: float, unit: string, needs: string, has: string, peak: float, peakAt:
+ *     \DateTimeImmutable|null, levels: list<array{y: float, label: string}>}
  */
 final class LoadDrawing
 {
@@ -46,7 +47,7 @@ final class LoadDrawing
             foreach ($plan->steps as $step) {
                 if ($step->startMinute < $to && $step->endMinute > $from) {
                     $fires += null === $step->burner ? 0 : 1;
-                    $hands += \count($step->people) * $step->step->attention->percent / 100;
+                    $hands += (\count($step->people) * $step->step->attention->percent) / 100;
                 }
             }
             $there = 0;
@@ -56,7 +57,14 @@ final class LoadDrawing
             }
             // A long stretch with nothing on is drawn short.
             $wide = 0 === $fires && 0.0 === $hands && $to - $from > self::IDLE_MINUTES ? self::IDLE_MINUTES / 4 : $to - $from;
-            $spans[] = ['from' => $from, 'x' => $all, 'w' => $wide, 'fires' => (float) $fires, 'hands' => $hands, 'there' => (float) $there];
+            $spans[] = [
+                'from' => $from,
+                'x' => $all,
+                'w' => $wide,
+                'fires' => (float) $fires,
+                'hands' => $hands,
+                'there' => (float) $there,
+            ];
             $all += $wide;
         }
         $scale = self::WIDTH / max(1, $all);
@@ -65,14 +73,25 @@ final class LoadDrawing
         foreach ($spans as $span) {
             if ($span['x'] * $scale - $lastX > 56) {
                 $lastX = $span['x'] * $scale;
-                $ticks[] = ['x' => round($lastX, 1), 'label' => $plan->origin->modify('+'.$span['from'].' minutes')->setTimezone($feast->timeZone)->format('H:i')];
+                $ticks[] = [
+                    'x' => round($lastX, 1),
+                    'label' => $plan->origin
+                        ->modify('+'.$span['from'].' minutes')
+                        ->setTimezone($feast->timeZone)
+                        ->format('H:i'),
+                ];
             }
         }
 
-        return ['width' => self::WIDTH, 'height' => self::HEIGHT, 'ticks' => $ticks, 'curves' => [
-            $this->curve('Fires', $spans, 'fires', (float) \count($kitchen->burners), $scale, $plan, $feast),
-            $this->curve('Hands', $spans, 'hands', null, $scale, $plan, $feast),
-        ]];
+        return [
+            'width' => self::WIDTH,
+            'height' => self::HEIGHT,
+            'ticks' => $ticks,
+            'curves' => [
+                $this->curve('Fires', $spans, 'fires', (float) \count($kitchen->burners), $scale, $plan, $feast),
+                $this->curve('Hands', $spans, 'hands', null, $scale, $plan, $feast),
+            ],
+        ];
     }
 
     /**
@@ -83,8 +102,8 @@ final class LoadDrawing
     private function curve(string $name, array $spans, string $of, ?float $has, float $scale, Plan $plan, Feast $feast): array
     {
         $key = 'fires' === $of ? 'fires' : 'hands';
-        $most = max(1.0, $has ?? 0.0, ...array_column($spans, $key), ...(null === $has ? array_column($spans, 'there') : []));
-        $y = static fn (float $v): float => round(self::HEIGHT - $v / $most * (self::HEIGHT - 14), 1);
+        $most = max(1.0, $has ?? 0.0, ...array_column($spans, $key), ...null === $has ? array_column($spans, 'there') : []);
+        $y = static fn (float $v): float => round(self::HEIGHT - ($v / $most) * (self::HEIGHT - 14), 1);
         $needs = 'M0 '.self::HEIGHT;
         $there = '';
         $peak = -1.0;
@@ -92,7 +111,8 @@ final class LoadDrawing
         foreach ($spans as $span) {
             [$left, $right] = [round($span['x'] * $scale, 1), round(($span['x'] + $span['w']) * $scale, 1)];
             $needs .= 'L'.$left.' '.$y($span[$key]).'L'.$right.' '.$y($span[$key]);
-            $there .= ('' === $there ? 'M' : 'L').$left.' '.$y($has ?? $span['there']).'L'.$right.' '.$y($has ?? $span['there']);
+            $there .=
+                ('' === $there ? 'M' : 'L').$left.' '.$y($has ?? $span['there']).'L'.$right.' '.$y($has ?? $span['there']);
             if ($span[$key] > $peak) {
                 $peak = $span[$key];
                 $peakAt = $plan->origin->modify('+'.$span['from'].' minutes')->setTimezone($feast->timeZone);
@@ -103,6 +123,15 @@ final class LoadDrawing
             $levels[] = ['y' => $y((float) $n), 'label' => (string) $n];
         }
 
-        return ['name' => $name, 'most' => $most, 'unit' => $of, 'needs' => $needs.'L'.self::WIDTH.' '.self::HEIGHT.'Z', 'has' => $there, 'peak' => round($peak, 1), 'peakAt' => $peakAt, 'levels' => $levels];
+        return [
+            'name' => $name,
+            'most' => $most,
+            'unit' => $of,
+            'needs' => $needs.'L'.self::WIDTH.' '.self::HEIGHT.'Z',
+            'has' => $there,
+            'peak' => round($peak, 1),
+            'peakAt' => $peakAt,
+            'levels' => $levels,
+        ];
     }
 }

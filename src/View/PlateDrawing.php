@@ -31,7 +31,10 @@ final readonly class PlateDrawing
     {
     }
 
-    /** @return array{heaps: list<Heap>, served: float, eaten: float, cap: float, usual: bool, share: float} served: every sweet in full; eaten: by the share who take each */
+    /**
+     * @return array{heaps: list<Heap>, served: float, eaten: float, cap: float, usual: bool, share: float} served: every
+     *     sweet in full; eaten: by the share who take each
+     */
     public function of(Quantities $quantities, ?float $capGrams): array
     {
         $dishes = array_values(array_filter($quantities->dishes, static fn ($p): bool => !$p->dish->isBase));
@@ -39,16 +42,37 @@ final readonly class PlateDrawing
         $served = $eaten = 0.0;
         foreach ($dishes as $i => $planned) {
             $gives = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-            $ml = $gives->massGrams() > 0 ? $gives->volumeMl($this->larder) / $gives->massGrams() * $planned->portionGrams : 0.0;
+            $ml = $gives->massGrams() > 0 ? ($gives->volumeMl($this->larder) / $gives->massGrams()) * $planned->portionGrams : 0.0;
             $pieces = $planned->demand->portion->countsPieces ? (int) max(1, round($planned->demand->portion->amount)) : 1;
-            $radius = $planned->demand->portion->countsPieces ? Ball::diameterMm($planned->portionGrams / max(0.01, $planned->demand->portion->amount), 1.2) / 2 : sqrt($ml * 1000 / self::HEAP_MM / \M_PI);
-            $angle = 2 * \M_PI * $i / max(1, \count($dishes)) - \M_PI / 2;
+            $radius = $planned->demand->portion->countsPieces
+                ? Ball::diameterMm($planned->portionGrams / max(0.01, $planned->demand->portion->amount), 1.2) / 2
+                : sqrt(($ml * 1000) / self::HEAP_MM / \M_PI);
+            $angle = (2 * \M_PI * $i) / max(1, \count($dishes)) - \M_PI / 2;
             $ring = \count($dishes) > 1 ? 80.0 : 0.0;
-            $heaps[] = ['letter' => $planned->dish->letter, 'name' => $planned->dish->recipe->name, 'x' => round($ring * cos($angle), 1), 'y' => round($ring * sin($angle), 1), 'r' => round($radius, 1), 'pieces' => $pieces, 'circles' => array_map(static fn (int $n): float => round($ring * cos($angle) + self::SIDE_BY_SIDE * $radius * (2 * $n - $pieces + 1), 1), range(0, $pieces - 1)), 'grams' => AmountWriter::weight($planned->portionGrams)];
+            $heaps[] = [
+                'letter' => $planned->dish->letter,
+                'name' => $planned->dish->recipe->name,
+                'x' => round($ring * cos($angle), 1),
+                'y' => round($ring * sin($angle), 1),
+                'r' => round($radius, 1),
+                'pieces' => $pieces,
+                'circles' => array_map(
+                    static fn (int $n): float => round($ring * cos($angle) + self::SIDE_BY_SIDE * $radius * (2 * $n - $pieces + 1), 1),
+                    range(0, $pieces - 1),
+                ),
+                'grams' => AmountWriter::weight($planned->portionGrams),
+            ];
             $served += $planned->portionGrams;
             $eaten += $planned->portionGrams * $planned->demand->uptake;
         }
 
-        return ['heaps' => $heaps, 'served' => $served, 'eaten' => $eaten, 'cap' => $capGrams ?? self::USUAL_GRAMS, 'usual' => null === $capGrams, 'share' => $eaten / ($capGrams ?? self::USUAL_GRAMS)];
+        return [
+            'heaps' => $heaps,
+            'served' => $served,
+            'eaten' => $eaten,
+            'cap' => $capGrams ?? self::USUAL_GRAMS,
+            'usual' => null === $capGrams,
+            'share' => $eaten / ($capGrams ?? self::USUAL_GRAMS),
+        ];
     }
 }

@@ -15,7 +15,12 @@ use FeastLadle\Vessel\Lifting;
 /**
  * Vessels drawn in section, all to one scale: outline, contents at the fullest moment, the limit, and the level of each step.
  *
- * @phpstan-type Drawn array{run: string, title: string, vessel: string, several: int, width: float, height: float, outline: string, contents: string, limitY: float, limitHalf: float, levels: list<array{y: float, half: float, step: string, volume: float}>, fullest: string, fullestMl: float, brimMl: float, percent: float, limitPercent: float, limitReason: string, reason: string, fat: float|null, perLoad: int|null, loads: int|null, wish: string, options: array<string, string>, moments: list<array{label: string, contents: string, volume: float, depth: float, celsius: float, kg: float}>, shown: int, lift: string, liftKg: float, others: list<array{vessel: string, batches: int, minutes: int, chosen: bool}>}
+ * @phpstan-type Drawn array{run: string, title: string, vessel: string, several: int, width: float, height: float, outline:
+ *     string, contents: string, limitY: float, limitHalf: float, levels: list<array{y: float, half: float, step: string, volume:
+ *     float}>, fullest: string, fullestMl: float, brimMl: float, percent: float, limitPercent: float, limitReason: string,
+ *     reason: string, fat: float|null, perLoad: int|null, loads: int|null, wish: string, options: array<string, string>,
+ *     moments: list<array{label: string, contents: string, volume: float, depth: float, celsius: float, kg: float}>, shown: int,
+ *     lift: string, liftKg: float, others: list<array{vessel: string, batches: int, minutes: int, chosen: bool}>}
  */
 final readonly class PotSections
 {
@@ -50,7 +55,12 @@ final readonly class PotSections
         if (null === $choice->frying) {
             foreach ($choice->run->flows as $flow) {
                 $ml = $flow->fullestMl / $count;
-                $levels[] = ['y' => SectionDrawing::y($shape, $shape->depthMm($ml)), 'half' => SectionDrawing::SCALE * $shape->radiusMm($shape->depthMm($ml)), 'step' => $flow->step->title, 'volume' => $ml];
+                $levels[] = [
+                    'y' => SectionDrawing::y($shape, $shape->depthMm($ml)),
+                    'half' => SectionDrawing::SCALE * $shape->radiusMm($shape->depthMm($ml)),
+                    'step' => $flow->step->title,
+                    'volume' => $ml,
+                ];
             }
         }
         [$moments, $shown] = $this->moments($choice, $count);
@@ -94,14 +104,24 @@ final readonly class PotSections
         ];
     }
 
-    /** @return array{list<array{label: string, contents: string, volume: float, depth: float, celsius: float, kg: float}>, int} every level it stands at, and which is the fullest */
+    /**
+     * @return array{list<array{label: string, contents: string, volume: float, depth: float, celsius: float, kg: float}>,
+     *     int} every level it stands at, and which is the fullest
+     */
     private function moments(PotChoice $choice, int $count): array
     {
         $shape = $choice->vessel()->shape;
         $moments = [];
         $add = static function (string $label, float $ml, float $celsius, float $grams) use (&$moments, $shape): void {
             $depth = $shape->depthMm($ml);
-            $moments[] = ['label' => $label, 'contents' => SectionDrawing::profile($shape, max(0.5, $depth)), 'volume' => $ml, 'depth' => $depth, 'celsius' => $celsius, 'kg' => $grams / 1000];
+            $moments[] = [
+                'label' => $label,
+                'contents' => SectionDrawing::profile($shape, max(0.5, $depth)),
+                'volume' => $ml,
+                'depth' => $depth,
+                'celsius' => $celsius,
+                'kg' => $grams / 1000,
+            ];
         };
         $shown = 0;
         foreach ($choice->run->flows as $flow) {
@@ -109,7 +129,12 @@ final readonly class PotSections
                 $shown = \count($moments);
             }
             if (null !== $choice->frying && $flow->step->id === $choice->run->frying()?->id) {
-                $add($flow->step->title, $choice->fullestMl, 160.0, $choice->frying->fatGrams + $flow->taken->massGrams() / $choice->frying->loads);
+                $add(
+                    $flow->step->title,
+                    $choice->fullestMl,
+                    160.0,
+                    $choice->frying->fatGrams + $flow->taken->massGrams() / $choice->frying->loads,
+                );
                 continue;
             }
             $hot = min($flow->peakCelsius, 110.0);

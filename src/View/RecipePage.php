@@ -24,9 +24,11 @@ use FeastLadle\Recipe\Step;
  * @phpstan-import-type Stream from FlowDrawing
  * @phpstan-import-type Line from Reckoning
  *
- * @phpstan-type BowlRow array{name: string, amount: string, byCup: string, how: string, parts: int, atMinute: int|null, reserve: string, decides: string}
+ * @phpstan-type BowlRow array{name: string, amount: string, byCup: string, how: string, parts: int, atMinute: int|null,
+ *     reserve: string, decides: string}
  * @phpstan-type SourceRow array{title: string, of: string, how: string, parts: int, wants: string, base: string|null}
- * @phpstan-type StepRow array{step: Step, bowls: list<BowlRow>, sources: list<SourceRow>, outputs: list<array{name: string, grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Line>}
+ * @phpstan-type StepRow array{step: Step, bowls: list<BowlRow>, sources: list<SourceRow>, outputs: list<array{name: string,
+ *     grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Line>}
  */
 final readonly class RecipePage
 {
@@ -34,14 +36,20 @@ final readonly class RecipePage
     public const SMALLEST = 0.01;
     public const LARGEST = 2000.0;
 
-    public function __construct(private Larder $larder, private FlowDrawing $drawing, private RecipeChecker $checker, private Reckoning $reckoning)
-    {
+    public function __construct(
+        private Larder $larder,
+        private FlowDrawing $drawing,
+        private RecipeChecker $checker,
+        private Reckoning $reckoning,
+    ) {
     }
 
     /**
      * @param float|null $wanted grams or pieces to make; null: as written
      *
-     * @return array{made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>, streams: list<Stream>}, findings: list<Finding>, yield: string, steps: list<StepRow>, allergens: list<string>, addedSugar: float}
+     * @return array{made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>,
+     *     streams: list<Stream>}, findings: list<Finding>, yield: string, steps: list<StepRow>, allergens: list<string>,
+     *     addedSugar: float}
      */
     public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
     {
@@ -56,23 +64,38 @@ final readonly class RecipePage
             'factor' => $factor,
             'flow' => $this->drawing->draw($recipe, $ledger, $writer),
             'findings' => $this->checker->check($recipe),
-            'yield' => $counts ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName : AmountWriter::weight($ledger->yieldGrams()),
-            'steps' => array_values(array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows)),
+            'yield' => $counts
+                ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName
+                : AmountWriter::weight($ledger->yieldGrams()),
+            'steps' => array_values(
+                array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows),
+            ),
             'allergens' => (new Sources($this->larder))->allergens($recipe),
-            'addedSugar' => $ledger->flow($recipe->lastStep)->gives->addedSugarGrams($this->larder) * $recipe->portion->amount / max(1e-9, $counts ? $ledger->flow($recipe->lastStep)->gives->pieces : $ledger->flow($recipe->lastStep)->gives->massGrams()),
+            'addedSugar' => ($ledger->flow($recipe->lastStep)->gives->addedSugarGrams($this->larder) * $recipe->portion->amount) /
+                max(1e-9, $counts ? $ledger->flow($recipe->lastStep)->gives->pieces : $ledger->flow($recipe->lastStep)->gives->massGrams()),
         ];
     }
 
     /** @return array{Ledger, float} */
     private function grown(Recipe $recipe, Kitchen $kitchen, ?float $wanted): array
     {
-        $follow = fn (float $factor): Ledger => Ledger::follow($recipe, $this->larder, $factor, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
-        $made = static fn (Ledger $ledger): float => max(1e-9, $recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams());
+        $follow = fn (float $factor): Ledger => Ledger::follow(
+            $recipe,
+            $this->larder,
+            $factor,
+            1,
+            $kitchen->roomCelsius,
+            $kitchen->boilingCelsius(),
+        );
+        $made = static fn (Ledger $ledger): float => max(
+            1e-9,
+            $recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams(),
+        );
         $ledger = $follow(1.0);
         $factor = 1.0;
         // Spice grows slower than the body: two corrections bring the yield to what was asked.
         for ($i = 0; $i < 3 && null !== $wanted; ++$i) {
-            $factor = min(self::LARGEST, max(self::SMALLEST, $factor * $wanted / $made($ledger)));
+            $factor = min(self::LARGEST, max(self::SMALLEST, ($factor * $wanted) / $made($ledger)));
             $ledger = $follow($factor);
         }
 
@@ -105,12 +128,24 @@ final readonly class RecipePage
         $rows = [];
         foreach ($flow->step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
-                $rows[] = ['name' => $this->larder->get($take->ingredient)->name, 'amount' => $take->fatDepthMm.' mm deep', 'byCup' => '', 'how' => $take->how, 'parts' => 1, 'atMinute' => null, 'reserve' => '', 'decides' => ''];
+                $rows[] = [
+                    'name' => $this->larder->get($take->ingredient)->name,
+                    'amount' => $take->fatDepthMm.' mm deep',
+                    'byCup' => '',
+                    'how' => $take->how,
+                    'parts' => 1,
+                    'atMinute' => null,
+                    'reserve' => '',
+                    'decides' => '',
+                ];
                 continue;
             }
             [$id, $grams] = match (true) {
                 null !== $take->ingredient => [$take->ingredient, $take->grown($factor)],
-                null !== $take->base && $recipe->buys($take->base) => [(string) $recipe->bases[$take->base]->base?->bought, $take->grams * $factor * ($recipe->bases[$take->base]->base->ratio ?? 1.0)],
+                null !== $take->base && $recipe->buys($take->base) => [
+                    (string) $recipe->bases[$take->base]->base?->bought,
+                    $take->grams * $factor * ($recipe->bases[$take->base]->base->ratio ?? 1.0),
+                ],
                 default => ['', 0.0],
             };
             if ('' === $id) {
@@ -118,8 +153,20 @@ final readonly class RecipePage
             }
             $ingredient = $this->larder->get($id);
             $measured = $writer->measuredGrams($ingredient, $grams);
-            $reserve = $take->reserve > 0 ? $writer->main($ingredient, $writer->measuredGrams($ingredient, $take->reserve * $factor ** $take->exponent)) : '';
-            $rows[] = ['name' => $ingredient->name, 'amount' => $writer->main($ingredient, $measured), 'byCup' => $writer->byCup($ingredient, $measured), 'how' => $take->how, 'parts' => $take->manner->parts, 'atMinute' => $take->manner->atMinute, 'reserve' => $reserve, 'decides' => $take->manner->decides];
+            $reserve =
+                $take->reserve > 0
+                    ? $writer->main($ingredient, $writer->measuredGrams($ingredient, $take->reserve * $factor ** $take->exponent))
+                    : '';
+            $rows[] = [
+                'name' => $ingredient->name,
+                'amount' => $writer->main($ingredient, $measured),
+                'byCup' => $writer->byCup($ingredient, $measured),
+                'how' => $take->how,
+                'parts' => $take->manner->parts,
+                'atMinute' => $take->manner->atMinute,
+                'reserve' => $reserve,
+                'decides' => $take->manner->decides,
+            ];
         }
 
         return $rows;
@@ -131,13 +178,34 @@ final readonly class RecipePage
         $rows = [];
         foreach ($flow->step->takes as $take) {
             $wants = $take->manner->wants;
-            $warmth = null === $wants ? '' : ($wants->least > -20 ? ($wants->most < 250 ? $wants->least.' to '.$wants->most.' °C' : 'at least '.$wants->least.' °C') : 'at most '.$wants->most.' °C');
+            $warmth =
+                null === $wants
+                    ? ''
+                    : ($wants->least > -20
+                        ? ($wants->most < 250
+                            ? $wants->least.' to '.$wants->most.' °C'
+                            : 'at least '.$wants->least.' °C')
+                        : 'at most '.$wants->most.' °C');
             if (null !== $take->fromStep) {
                 $source = $recipe->step($take->fromStep);
                 $of = null === $take->output ? '' : $source->outputs[$take->output]->called();
-                $rows[] = ['title' => $source->title, 'of' => 1.0 === $take->share ? $of : trim(round(100 * $take->share).' % '.$of), 'how' => $take->how, 'parts' => $take->manner->parts, 'wants' => $warmth, 'base' => null];
+                $rows[] = [
+                    'title' => $source->title,
+                    'of' => 1.0 === $take->share ? $of : trim(round(100 * $take->share).' % '.$of),
+                    'how' => $take->how,
+                    'parts' => $take->manner->parts,
+                    'wants' => $warmth,
+                    'base' => null,
+                ];
             } elseif (null !== $take->base && !$recipe->buys($take->base)) {
-                $rows[] = ['title' => $recipe->bases[$take->base]->name, 'of' => AmountWriter::weight($take->grams * $factor), 'how' => $take->how, 'parts' => $take->manner->parts, 'wants' => $warmth, 'base' => $take->base];
+                $rows[] = [
+                    'title' => $recipe->bases[$take->base]->name,
+                    'of' => AmountWriter::weight($take->grams * $factor),
+                    'how' => $take->how,
+                    'parts' => $take->manner->parts,
+                    'wants' => $warmth,
+                    'base' => $take->base,
+                ];
             }
         }
 

@@ -42,14 +42,35 @@ final readonly class Reckoning
                 continue;
             }
             $name = $this->larder->get($take->ingredient)->name;
-            $values = ['{name}' => $name, '{written}' => AmountWriter::weight($take->grams), '{factor}' => (string) round($factor, 3), '{exponent}' => (string) $take->exponent, '{grams}' => AmountWriter::weight($take->grown($factor)), '{steam}' => AmountWriter::weight($take->boilsOff)];
-            $lines[] = ['text' => $take->boilsOff > 0 ? '{name}: {written} as written, less {steam} that boils off whatever the amount, × {factor}, and the {steam} again = {grams}' : (1.0 === $take->exponent ? '{name}: {written} as written × {factor} = {grams}' : '{name}: {written} as written × {factor} to the power {exponent} = {grams}, as strong spice grows slower'), 'values' => $values];
+            $values = [
+                '{name}' => $name,
+                '{written}' => AmountWriter::weight($take->grams),
+                '{factor}' => (string) round($factor, 3),
+                '{exponent}' => (string) $take->exponent,
+                '{grams}' => AmountWriter::weight($take->grown($factor)),
+                '{steam}' => AmountWriter::weight($take->boilsOff),
+            ];
+            $lines[] = [
+                'text' => $take->boilsOff > 0
+                        ? '{name}: {written} as written, less {steam} that boils off whatever the amount, × {factor}, and the {steam} '
+                            .'again = {grams}'
+                        : (1.0 === $take->exponent
+                            ? '{name}: {written} as written × {factor} = {grams}'
+                            : '{name}: {written} as written × {factor} to the power {exponent} = {grams}, as strong spice grows slower'),
+                'values' => $values,
+            ];
             if ($take->reserve > 0) {
-                $lines[] = ['text' => '{name} in reserve: {reserve}; half of it is counted as used', 'values' => ['{name}' => $name, '{reserve}' => AmountWriter::weight($take->reserve * $factor ** $take->exponent)]];
+                $lines[] = [
+                    'text' => '{name} in reserve: {reserve}; half of it is counted as used',
+                    'values' => ['{name}' => $name, '{reserve}' => AmountWriter::weight($take->reserve * $factor ** $take->exponent)],
+                ];
             }
         }
         foreach ($flow->bases as $slug => $grams) {
-            $lines[] = ['text' => 'From the base {base}: {grams}', 'values' => ['{base}' => $slug, '{grams}' => AmountWriter::weight($grams)]];
+            $lines[] = [
+                'text' => 'From the base {base}: {grams}',
+                'values' => ['{base}' => $slug, '{grams}' => AmountWriter::weight($grams)],
+            ];
         }
 
         return $lines;
@@ -58,13 +79,34 @@ final readonly class Reckoning
     /** @return list<Line> */
     private function mass(StepFlow $flow, FillLimits $limits): array
     {
-        $values = ['{in}' => AmountWriter::weight($flow->taken->massGrams()), '{steam}' => AmountWriter::weight($flow->waterOff), '{waste}' => AmountWriter::weight($flow->waste), '{fat}' => AmountWriter::weight($flow->fatDrunk), '{out}' => AmountWriter::weight($flow->gives->massGrams())];
+        $values = [
+            '{in}' => AmountWriter::weight($flow->taken->massGrams()),
+            '{steam}' => AmountWriter::weight($flow->waterOff),
+            '{waste}' => AmountWriter::weight($flow->waste),
+            '{fat}' => AmountWriter::weight($flow->fatDrunk),
+            '{out}' => AmountWriter::weight($flow->gives->massGrams()),
+        ];
         $lines = [];
         if ($flow->waterOff > 0.5 || $flow->waste > 0.5 || $flow->fatDrunk > 0.5) {
-            $lines[] = ['text' => 'Goes in {in}'.($flow->waterOff > 0.5 ? ', less {steam} of steam' : '').($flow->waste > 0.5 ? ', less {waste} that is thrown or poured away' : '').($flow->fatDrunk > 0.5 ? ', with {fat} of frying fat' : '').': gives {out}', 'values' => $values];
+            $lines[] = [
+                'text' => 'Goes in {in}'.
+                    ($flow->waterOff > 0.5 ? ', less {steam} of steam' : '').
+                    ($flow->waste > 0.5 ? ', less {waste} that is thrown or poured away' : '').
+                    ($flow->fatDrunk > 0.5 ? ', with {fat} of frying fat' : '').
+                    ': gives {out}',
+                'values' => $values,
+            ];
         }
         if (null !== $flow->step->vessel && $flow->fullestMl > 50) {
-            $lines[] = ['text' => 'Fullest at {litres}, at {celsius} °C; the vessel may be filled to {percent} %: {reason}', 'values' => ['{litres}' => AmountWriter::volume($flow->fullestMl), '{celsius}' => (string) round($flow->peakCelsius), '{percent}' => (string) round(100 * $limits->share($flow->step->process->fillLimit())), '{reason}' => $flow->step->process->fillLimit()->reason()]];
+            $lines[] = [
+                'text' => 'Fullest at {litres}, at {celsius} °C; the vessel may be filled to {percent} %: {reason}',
+                'values' => [
+                    '{litres}' => AmountWriter::volume($flow->fullestMl),
+                    '{celsius}' => (string) round($flow->peakCelsius),
+                    '{percent}' => (string) round(100 * $limits->share($flow->step->process->fillLimit())),
+                    '{reason}' => $flow->step->process->fillLimit()->reason(),
+                ],
+            ];
         }
 
         return $lines;
@@ -78,10 +120,26 @@ final readonly class Reckoning
         $lines = [];
         if (null !== $stage) {
             $sugar = $flow->taken->sugarGrams($this->larder);
-            $lines[] = ['text' => 'The stage boils {rise} K above water; with {sugar} of sugar that leaves {left} of water, so {off} boil off', 'values' => ['{rise}' => (string) round($stage->aimRise(), 1), '{sugar}' => AmountWriter::weight($sugar), '{left}' => AmountWriter::weight(SugarRise::waterLeftGrams($sugar, $stage->aimRise())), '{off}' => AmountWriter::weight($flow->waterOff)]];
+            $lines[] = [
+                'text' => 'The stage boils {rise} K above water; with {sugar} of sugar that leaves {left} of water, so {off} boil off',
+                'values' => [
+                    '{rise}' => (string) round($stage->aimRise(), 1),
+                    '{sugar}' => AmountWriter::weight($sugar),
+                    '{left}' => AmountWriter::weight(SugarRise::waterLeftGrams($sugar, $stage->aimRise())),
+                    '{off}' => AmountWriter::weight($flow->waterOff),
+                ],
+            ];
         }
         if (null !== $share) {
-            $lines[] = ['text' => '{from} fall to {percent} %: {to}, measured cold; {off} of water leave', 'values' => ['{from}' => AmountWriter::volume($flow->taken->volumeMl($this->larder)), '{percent}' => (string) round(100 * $share), '{to}' => AmountWriter::volume($flow->taken->volumeMl($this->larder) * $share), '{off}' => AmountWriter::weight($flow->waterOff)]];
+            $lines[] = [
+                'text' => '{from} fall to {percent} %: {to}, measured cold; {off} of water leave',
+                'values' => [
+                    '{from}' => AmountWriter::volume($flow->taken->volumeMl($this->larder)),
+                    '{percent}' => (string) round(100 * $share),
+                    '{to}' => AmountWriter::volume($flow->taken->volumeMl($this->larder) * $share),
+                    '{off}' => AmountWriter::weight($flow->waterOff),
+                ],
+            ];
         }
 
         return $lines;

@@ -15,7 +15,8 @@ use FeastLadle\Recipe\AttentionKind;
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire
  * burns are folded.
  *
- * @phpstan-type Block array{step: PlannedStep, row: int, x: float, y: float, w: float, h: float, slack: float, late: bool, critical: bool, held: bool, attention: string, label: string, time: string}
+ * @phpstan-type Block array{step: PlannedStep, row: int, x: float, y: float, w: float, h: float, slack: float, late: bool,
+ *     critical: bool, held: bool, attention: string, label: string, time: string}
  * @phpstan-type Job array{name: string, x: float, y: float, w: float, h: float, label: string, time: string}
  * @phpstan-type Lane array{kind: string, name: string, short: string, y: float, h: float, blocks: list<Block>, jobs: list<Job>}
  */
@@ -44,7 +45,9 @@ final class RunSheetChart
     /**
      * @param array<string, StepPlace> $places by activity
      *
-     * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>, ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds: list<array{x: float, w: float, label: string}>}
+     * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>, ticks:
+     *     list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds:
+     *     list<array{x: float, w: float, label: string}>}
      */
     public function draw(Plan $plan, OpenFeast $open, RunSheetSide $side = RunSheetSide::All, array $places = []): array
     {
@@ -61,7 +64,7 @@ final class RunSheetChart
                 if ($i > 0) {
                     $before = $awake[$i - 1][1];
                     if ($minute < $from) {
-                        return $at + self::FOLD_WIDTH * max(0, $minute - $before) / ($from - $before);
+                        return $at + (self::FOLD_WIDTH * max(0, $minute - $before)) / ($from - $before);
                     }
                     $at += self::FOLD_WIDTH;
                 }
@@ -80,7 +83,11 @@ final class RunSheetChart
         $day = '';
         foreach ($awake as $i => [$from, $to]) {
             if ($i > 0) {
-                $folds[] = ['x' => $x($awake[$i - 1][1]), 'w' => self::FOLD_WIDTH, 'label' => (string) round(($from - $awake[$i - 1][1]) / 60)];
+                $folds[] = [
+                    'x' => $x($awake[$i - 1][1]),
+                    'w' => self::FOLD_WIDTH,
+                    'label' => (string) round(($from - $awake[$i - 1][1]) / 60),
+                ];
             }
             foreach ($this->ticks($plan->origin, $from, $to, $perMinute) as [$minute, $at]) {
                 $today = $at->format('D j M');
@@ -97,7 +104,10 @@ final class RunSheetChart
             'head' => self::HEAD,
             'lanes' => $lanes,
             'ticks' => $ticks,
-            'moments' => array_map(static fn (array $m): array => ['x' => $x($m[0]), 'name' => $m[1]->name, 'time' => $m[1]->at->format('H:i')], $moments),
+            'moments' => array_map(
+                static fn (array $m): array => ['x' => $x($m[0]), 'name' => $m[1]->name, 'time' => $m[1]->at->format('H:i')],
+                $moments,
+            ),
             'folds' => $folds,
         ];
     }
@@ -154,7 +164,10 @@ final class RunSheetChart
             $blocks = [];
             $others = [];
             foreach ($jobs as $job) {
-                $others[] = $this->box($job->startMinute, $job->endMinute, $job->name, $x, $y, $rows) + ['name' => $job->name, 'time' => $this->span($job->start, $job->end, $open)];
+                $others[] = $this->box($job->startMinute, $job->endMinute, $job->name, $x, $y, $rows) + [
+                    'name' => $job->name,
+                    'time' => $this->span($job->start, $job->end, $open),
+                ];
             }
             foreach ($steps as $step) {
                 $place = $places[$step->activity] ?? null;
@@ -163,7 +176,9 @@ final class RunSheetChart
                 $blocks[] = $box + [
                     'step' => $step,
                     'row' => $rowOf[$step->activity] + 1,
-                    'slack' => null === $place ? 0.0 : round($x($step->endMinute + min(self::MOST_SLACK_SHOWN, $place->slackMinutes)) - $x($step->endMinute), 1),
+                    'slack' => null === $place
+                            ? 0.0
+                            : round($x($step->endMinute + min(self::MOST_SLACK_SHOWN, $place->slackMinutes)) - $x($step->endMinute), 1),
                     'late' => null !== $due && $due->late > 0 && $step->endMinute > $due->at + ($plan->margins[$step->activity] ?? 0),
                     'critical' => null !== $place?->slipMinutes && $place->slipMinutes < self::LITTLE_TO_SPARE,
                     'held' => isset($open->feast->pins[$step->activity]),
@@ -176,28 +191,62 @@ final class RunSheetChart
                 ];
             }
             $height = max(1, \count($rows)) * self::ROW + 6;
-            $lanes[] = ['kind' => $kind, 'name' => $name, 'short' => mb_strlen($name) <= self::NAME_LETTERS ? $name : (self::fitting($name, self::NAME_LETTERS) ?: mb_substr($name, 0, self::NAME_LETTERS - 1).'…'), 'y' => $y, 'h' => $height, 'blocks' => $blocks, 'jobs' => $others];
+            $lanes[] = [
+                'kind' => $kind,
+                'name' => $name,
+                'short' => mb_strlen($name) <= self::NAME_LETTERS
+                        ? $name
+                        : (self::fitting($name, self::NAME_LETTERS) ?:
+                        mb_substr($name, 0, self::NAME_LETTERS - 1).'…'),
+                'y' => $y,
+                'h' => $height,
+                'blocks' => $blocks,
+                'jobs' => $others,
+            ];
             $y += $height;
         }
 
         return [$lanes, $y];
     }
 
-    /** @return list<array{string, string, array<int, PlannedStep>, array<int, PlannedJob>}> kind, name, steps and other work of each lane */
+    /**
+     * @return list<array{string, string, array<int, PlannedStep>, array<int, PlannedJob>}> kind, name, steps and other work
+     *     of each lane
+     */
     private function wanted(Plan $plan, OpenFeast $open, RunSheetSide $side): array
     {
         $wanted = [];
         foreach ($side->showsFires() ? $open->kitchen->burners : [] as $burner) {
-            $wanted[] = ['fire', $burner->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->burner === $burner->id), array_filter($plan->jobs, static fn (PlannedJob $j): bool => $j->burner === $burner->id)];
+            $wanted[] = [
+                'fire',
+                $burner->name,
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->burner === $burner->id),
+                array_filter($plan->jobs, static fn (PlannedJob $j): bool => $j->burner === $burner->id),
+            ];
         }
         foreach ($side->showsPeople() ? $open->kitchen->people : [] as $person) {
-            $wanted[] = ['hands', $person->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true)), array_filter($plan->jobs, static fn (PlannedJob $j): bool => \in_array($person->id, $j->people, true))];
+            $wanted[] = [
+                'hands',
+                $person->name,
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => \in_array($person->id, $s->people, true)),
+                array_filter($plan->jobs, static fn (PlannedJob $j): bool => \in_array($person->id, $j->people, true)),
+            ];
         }
         foreach (RunSheetSide::Dishes === $side ? $plan->quantities->dishes : [] as $dish) {
-            $wanted[] = ['dish', $dish->dish->recipe->name, array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->dish === $dish), []];
+            $wanted[] = [
+                'dish',
+                $dish->dish->recipe->name,
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->dish === $dish),
+                [],
+            ];
         }
         if (RunSheetSide::All === $side) {
-            $wanted[] = ['alone', '', array_filter($plan->steps, static fn (PlannedStep $s): bool => [] === $s->people && null === $s->burner), []];
+            $wanted[] = [
+                'alone',
+                '',
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => [] === $s->people && null === $s->burner),
+                [],
+            ];
         }
 
         return $wanted;
@@ -220,7 +269,13 @@ final class RunSheetChart
         $width = max(3.0, $x($to) - $left - 1.2);
         $room = (int) floor(($width - 20) / self::LETTER);
 
-        return ['x' => round($left, 1), 'y' => $y + 4 + $row * self::ROW, 'w' => round($width, 1), 'h' => self::ROW - 5, 'label' => self::fitting($title, $room)];
+        return [
+            'x' => round($left, 1),
+            'y' => $y + 4 + $row * self::ROW,
+            'w' => round($width, 1),
+            'h' => self::ROW - 5,
+            'label' => self::fitting($title, $room),
+        ];
     }
 
     /** As many whole words as there is room for: half a word would not be what is read out. */

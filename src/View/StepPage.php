@@ -28,7 +28,10 @@ final readonly class StepPage
     {
     }
 
-    /** @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>, cautions: list<Caution>, around: Around}|null null when the plan has no such step */
+    /**
+     * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>, cautions:
+     *     list<Caution>, around: Around}|null null when the plan has no such step
+     */
     public function of(string $id, Plan $plan, OpenFeast $open): ?array
     {
         foreach ($plan->steps as $step) {
@@ -54,7 +57,10 @@ final readonly class StepPage
     {
         $around = ['before' => [], 'after' => []];
         foreach ($plan->steps as $other) {
-            if ($other->key->dish !== $step->key->dish || ($other->key->batch > 0 && $step->key->batch > 0 && $other->key->batch !== $step->key->batch)) {
+            if (
+                $other->key->dish !== $step->key->dish
+                || ($other->key->batch > 0 && $step->key->batch > 0 && $other->key->batch !== $step->key->batch)
+            ) {
                 continue;
             }
             if (\in_array($other->key->step, $step->step->sources(), true)) {

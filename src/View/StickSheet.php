@@ -12,7 +12,8 @@ use Symfony\Contracts\Translation\TranslatorInterface;
  *
  * @phpstan-type Words array{top: float, words: float, text: string, what: string}
  * @phpstan-type Part array{left: float, top: float, height: float, ticks: list<Words>, levels: list<Words>}
- * @phpstan-type Sheet array{name: string, title: string, parts: list<Part>, rulerTop: float, ruler: list<array{left: float, height: float}>}
+ * @phpstan-type Sheet array{name: string, title: string, parts: list<Part>, rulerTop: float, ruler: list<array{left: float,
+ *     height: float}>}
  */
 final readonly class StickSheet
 {
@@ -36,22 +37,56 @@ final readonly class StickSheet
             $high = min($height, $low + $page);
             $at = static fn (float $depth): float => round($high - $depth, 2);
             $on = static fn (array $mark): bool => $mark['depthMm'] > $low && $mark['depthMm'] <= $high + 0.01;
-            $ticks = array_map(static fn (array $m): array => ['top' => $at($m['depthMm']), 'words' => $at($m['depthMm']) - 1.6, 'text' => round($m['litres'], 2).' l', 'what' => 'litres'], array_values(array_filter($stick->litres, $on)));
-            $levels = array_map(fn (array $l): array => ['top' => $at($l['depthMm']), 'words' => $at($l['depthMm']) - 1.8, 'text' => $this->says($l['what'], $l['label'], $l['depthMm']), 'what' => $l['what']], array_values(array_filter($stick->levels, $on)));
-            $parts[] = ['left' => self::PART_WIDTH * $i, 'top' => self::HEAD + $page - ($high - $low), 'height' => $high - $low, 'ticks' => $ticks, 'levels' => $this->apart($levels)];
+            $ticks = array_map(
+                static fn (array $m): array => [
+                    'top' => $at($m['depthMm']),
+                    'words' => $at($m['depthMm']) - 1.6,
+                    'text' => round($m['litres'], 2).' l',
+                    'what' => 'litres',
+                ],
+                array_values(array_filter($stick->litres, $on)),
+            );
+            $levels = array_map(
+                fn (array $l): array => [
+                    'top' => $at($l['depthMm']),
+                    'words' => $at($l['depthMm']) - 1.8,
+                    'text' => $this->says($l['what'], $l['label'], $l['depthMm']),
+                    'what' => $l['what'],
+                ],
+                array_values(array_filter($stick->levels, $on)),
+            );
+            $parts[] = [
+                'left' => self::PART_WIDTH * $i,
+                'top' => self::HEAD + $page - ($high - $low),
+                'height' => $high - $low,
+                'ticks' => $ticks,
+                'levels' => $this->apart($levels),
+            ];
         }
         $ruler = array_map(static fn (int $cm): array => ['left' => 10.0 * $cm, 'height' => 0 === $cm % 5 ? 5.0 : 3.0], range(0, 10));
 
-        return ['name' => $stick->vessel->name, 'title' => $stick->title, 'parts' => $parts, 'rulerTop' => self::HEAD + $page + 12, 'ruler' => $ruler];
+        return [
+            'name' => $stick->vessel->name,
+            'title' => $stick->title,
+            'parts' => $parts,
+            'rulerTop' => self::HEAD + $page + 12,
+            'ruler' => $ruler,
+        ];
     }
 
     private function says(string $what, string $step, float $depth): string
     {
-        return $this->translator->trans(match ($what) {
-            'begin' => '{step} begins',
-            'stop' => 'STOP {step}',
-            default => 'never above',
-        }, ['{step}' => $step]).' · '.round($depth).' mm';
+        return $this->translator->trans(
+            match ($what) {
+                'begin' => '{step} begins',
+                'stop' => 'STOP {step}',
+                default => 'never above',
+            },
+            ['{step}' => $step],
+        ).
+            ' · '.
+            round($depth).
+            ' mm';
     }
 
     /**

@@ -12,7 +12,10 @@ use FeastLadle\Planning\Quantities;
 /**
  * The stores as a list to shop by, place by place.
  *
- * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string, have: float|null, until: string, buy: int, pack: string, loose: bool, short: array{need: string, there: string, lacks: string, pack: string}, left: string, price: float|null, cost: float|null, getOn: \DateTimeImmutable, lead: int, inSeason: bool, dishes: list<array{letter: string, name: string, amount: string}>}
+ * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string, have:
+ *     float|null, until: string, buy: int, pack: string, loose: bool, short: array{need: string, there: string, lacks: string,
+ *     pack: string}, left: string, price: float|null, cost: float|null, getOn: \DateTimeImmutable, lead: int, inSeason: bool,
+ *     dishes: list<array{letter: string, name: string, amount: string}>}
  */
 final class StoreRows
 {
@@ -31,7 +34,11 @@ final class StoreRows
             $dishes = [];
             foreach ($line->byDish as $id => $grams) {
                 $dish = $quantities->dishes[$id]->dish;
-                $dishes[] = ['letter' => $dish->letter, 'name' => $dish->recipe->name, 'amount' => $writer->main($line->ingredient, $grams)];
+                $dishes[] = [
+                    'letter' => $dish->letter,
+                    'name' => $dish->recipe->name,
+                    'amount' => $writer->main($line->ingredient, $grams),
+                ];
             }
             $id = $line->ingredient->id;
             $cost += $line->cost() ?? 0.0;
@@ -49,7 +56,12 @@ final class StoreRows
                 'buy' => $line->packs,
                 'pack' => $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->ingredient->pack->name,
                 'loose' => $line->ingredient->pack->loose,
-                'short' => ['need' => AmountWriter::weight($line->needGrams), 'there' => AmountWriter::weight($line->onHandGrams), 'lacks' => AmountWriter::weight(max(0.0, $line->needGrams - $line->onHandGrams)), 'pack' => AmountWriter::weight($line->ingredient->pack->grams)],
+                'short' => [
+                    'need' => AmountWriter::weight($line->needGrams),
+                    'there' => AmountWriter::weight($line->onHandGrams),
+                    'lacks' => AmountWriter::weight(max(0.0, $line->needGrams - $line->onHandGrams)),
+                    'pack' => AmountWriter::weight($line->ingredient->pack->grams),
+                ],
                 'left' => AmountWriter::weight($line->leftGrams()),
                 'price' => $line->price,
                 'cost' => $line->cost(),

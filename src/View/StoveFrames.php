@@ -12,7 +12,8 @@ use FeastLadle\Planning\PlannedStep;
  * The kitchen from above, minute by minute: what stands on each fire, how full, who is at it; what stands beside. One frame for
  * every moment at which something changes.
  *
- * @phpstan-type Fire array{name: string, x: float, r: float, ring: float, items: list<array{from: int, to: int, letter: string, short: string, vessel: string, title: string, who: string, flame: int, full: int, fill: float}>}
+ * @phpstan-type Fire array{name: string, x: float, r: float, ring: float, items: list<array{from: int, to: int, letter:
+ *     string, short: string, vessel: string, title: string, who: string, flame: int, full: int, fill: float}>}
  * @phpstan-type Beside array{from: int, to: int, letter: string, title: string, who: string, where: string}
  */
 final class StoveFrames
@@ -20,7 +21,10 @@ final class StoveFrames
     private const COLUMN = 250.0;
     private const POT = 92.0;
 
-    /** @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{label: string, day: string}>, first: int} from and to: numbers of instants, the last not included */
+    /**
+     * @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{label:
+     *     string, day: string}>, first: int} from and to: numbers of instants, the last not included
+     */
     public function of(Plan $plan, OpenFeast $open): array
     {
         $instants = [];
@@ -35,20 +39,39 @@ final class StoveFrames
         $beside = [];
         foreach ($plan->steps as $step) {
             $who = implode(', ', array_map(static fn (string $p): string => $open->kitchen->people[$p]->name, $step->people));
-            $span = ['from' => $number[$step->startMinute], 'to' => $number[$step->endMinute], 'letter' => $step->dish->dish->letter, 'title' => $step->step->title, 'who' => $who];
+            $span = [
+                'from' => $number[$step->startMinute],
+                'to' => $number[$step->endMinute],
+                'letter' => $step->dish->dish->letter,
+                'title' => $step->step->title,
+                'who' => $who,
+            ];
             if ($span['from'] >= $span['to']) {
                 continue;
             }
             $vessels = implode(', ', array_map(static fn (string $v): string => $open->kitchen->vessels[$v]->name, $step->vessels));
             if (null !== $step->burner) {
-                $items[$step->burner][] = [...$span, 'short' => mb_strimwidth($step->step->title, 0, 25, '…'), 'vessel' => $vessels, 'flame' => (int) round(3 * $step->step->flame->share()), 'full' => $full = $this->full($step), 'fill' => round(self::POT * sqrt(min(100, $full) / 100), 1)];
+                $items[$step->burner][] = [
+                    ...$span,
+                    'short' => mb_strimwidth($step->step->title, 0, 25, '…'),
+                    'vessel' => $vessels,
+                    'flame' => (int) round(3 * $step->step->flame->share()),
+                    'full' => ($full = $this->full($step)),
+                    'fill' => round(self::POT * sqrt(min(100, $full) / 100), 1),
+                ];
             } else {
                 $beside[] = [...$span, 'where' => $vessels];
             }
         }
         $fires = [];
         foreach (array_values($open->kitchen->burners) as $i => $burner) {
-            $fires[] = ['name' => $burner->name, 'x' => self::COLUMN * ($i + 0.5), 'r' => self::POT, 'ring' => round(min(80.0, 28 + $burner->ringDiameterMm / 6), 1), 'items' => $items[$burner->id] ?? []];
+            $fires[] = [
+                'name' => $burner->name,
+                'x' => self::COLUMN * ($i + 0.5),
+                'r' => self::POT,
+                'ring' => round(min(80.0, 28 + $burner->ringDiameterMm / 6), 1),
+                'items' => $items[$burner->id] ?? [],
+            ];
         }
         $labels = array_map(static function (int $minute) use ($plan, $open): array {
             $at = $plan->origin->modify('+'.$minute.' minutes')->setTimezone($open->feast->timeZone);
@@ -68,7 +91,14 @@ final class StoveFrames
             }
         }
 
-        return ['width' => self::COLUMN * max(1, \count($fires)), 'height' => 250.0, 'fires' => $fires, 'beside' => $beside, 'instants' => $labels, 'first' => $first];
+        return [
+            'width' => self::COLUMN * max(1, \count($fires)),
+            'height' => 250.0,
+            'fires' => $fires,
+            'beside' => $beside,
+            'instants' => $labels,
+            'first' => $first,
+        ];
     }
 
     /** Percent of brimful at the fullest of the step. */
@@ -78,8 +108,11 @@ final class StoveFrames
         if (null === $choice) {
             return 0;
         }
-        $ml = null !== $choice->frying ? $choice->fullestMl : $step->dish->batchPlan->ledger->flow($step->step->id)->fullestMl / \count($choice->vessels);
+        $ml =
+            null !== $choice->frying
+                ? $choice->fullestMl
+                : $step->dish->batchPlan->ledger->flow($step->step->id)->fullestMl / \count($choice->vessels);
 
-        return (int) round(100 * $ml / $choice->vessel()->shape->brimfulMl());
+        return (int) round((100 * $ml) / $choice->vessel()->shape->brimfulMl());
     }
 }

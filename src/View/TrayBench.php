@@ -17,26 +17,52 @@ use FeastLadle\Tray\TrayPlan;
 final class TrayBench
 {
     /** What is asked, with least, most and usual. */
-    public const ASKED = ['grams' => [10, 1e7, 4000], 'density' => [0.3, 2, 1.25], 'length' => [20, 3000, 400], 'width' => [20, 3000, 300], 'depth' => [2, 200, 22], 'a' => [5, 1000, 35], 'b' => [5, 1000, 35], 'degrees' => [20, 90, 60], 'poured' => [30, 180, 110]];
+    public const ASKED = [
+        'grams' => [10, 1e7, 4000],
+        'density' => [0.3, 2, 1.25],
+        'length' => [20, 3000, 400],
+        'width' => [20, 3000, 300],
+        'depth' => [2, 200, 22],
+        'a' => [5, 1000, 35],
+        'b' => [5, 1000, 35],
+        'degrees' => [20, 90, 60],
+        'poured' => [30, 180, 110],
+    ];
 
     private const MOST_LINES = 400;
 
     /**
      * @param array<string, float> $asked
      *
-     * @return array{plan: TrayPlan|null, why: string, lines: list<Line>, windows: list<array{what: string, from: float|null, to: float|null}>}
+     * @return array{plan: TrayPlan|null, why: string, lines: list<Line>, windows: list<array{what: string, from: float|null,
+     *     to: float|null}>}
      */
     public function of(array $asked, Cut $cut, bool $onRack, Kitchen $kitchen): array
     {
         try {
-            $plan = TrayPlan::of($asked['grams'], $asked['density'], $asked['length'], $asked['width'], $asked['depth'], $cut, $asked['a'], $asked['b'], $asked['degrees'], $onRack);
+            $plan = TrayPlan::of(
+                $asked['grams'],
+                $asked['density'],
+                $asked['length'],
+                $asked['width'],
+                $asked['depth'],
+                $cut,
+                $asked['a'],
+                $asked['b'],
+                $asked['degrees'],
+                $onRack,
+            );
         } catch (\DomainException $none) {
             return ['plan' => null, 'why' => $none->getMessage(), 'lines' => [], 'windows' => []];
         }
         $windows = [];
         foreach (CutWindow::cases() as $window) {
             $to = $window->toCelsius();
-            $windows[] = ['what' => $window->value, 'from' => $plan->minutesTo($window->fromCelsius(), $asked['poured'], $kitchen->roomCelsius), 'to' => null === $to ? null : $plan->minutesTo($to, $asked['poured'], $kitchen->roomCelsius)];
+            $windows[] = [
+                'what' => $window->value,
+                'from' => $plan->minutesTo($window->fromCelsius(), $asked['poured'], $kitchen->roomCelsius),
+                'to' => null === $to ? null : $plan->minutesTo($to, $asked['poured'], $kitchen->roomCelsius),
+            ];
         }
 
         return ['plan' => $plan, 'why' => '', 'lines' => $this->lines($cut, $asked), 'windows' => $windows];
@@ -55,8 +81,8 @@ final class TrayBench
         $families = match ($cut) {
             Cut::Squares => [[$a, 0.0], [$a, null]],
             Cut::HalvedSquares => [[$a, 0.0], [$a, null], [$a, $w]],
-            Cut::Triangles => [[$b, null], [$a, $w / $b * $a / 2], [$a, -$w / $b * $a / 2]],
-            Cut::CrossedDiamonds => [[$a, $w / $b * $a], [$a, -$w / $b * $a]],
+            Cut::Triangles => [[$b, null], [$a, (($w / $b) * $a) / 2], [$a, ((-$w / $b) * $a) / 2]],
+            Cut::CrossedDiamonds => [[$a, ($w / $b) * $a], [$a, (-$w / $b) * $a]],
             Cut::SlantedDiamonds => [[$a, null], [$a / sin(deg2rad($asked['degrees'])), $w / tan(deg2rad($asked['degrees']))]],
         };
         foreach ($families as [$step, $lean]) {

@@ -15,7 +15,10 @@ final class VesselShelf
     /** Around each, for the thickness of the line. */
     private const ROOM = 12.0;
 
-    /** @return array<string, array{name: string, kind: string, litres: float, kg: float, size: string, view: string, shownWidth: float, shownHeight: float, outline: string}> by id */
+    /**
+     * @return array<string, array{name: string, kind: string, litres: float, kg: float, size: string, view: string,
+     *     shownWidth: float, shownHeight: float, outline: string}> by id
+     */
     public function of(Kitchen $kitchen): array
     {
         $drawn = [];
@@ -32,7 +35,13 @@ final class VesselShelf
                 'litres' => $vessel->shape->brimfulMl(),
                 'kg' => 1000 * $vessel->emptyKg,
                 'size' => round(2 * $vessel->shape->radiusMm($vessel->shape->heightMm())).' × '.round($vessel->shape->heightMm()).' mm',
-                'view' => \sprintf('%.1f %.1f %.1f %.1f', -SectionDrawing::widest($vessel->shape) / 2 - self::ROOM / 2, -self::ROOM / 2, SectionDrawing::widest($vessel->shape) + self::ROOM, SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM),
+                'view' => \sprintf(
+                    '%.1f %.1f %.1f %.1f',
+                    -SectionDrawing::widest($vessel->shape) / 2 - self::ROOM / 2,
+                    -self::ROOM / 2,
+                    SectionDrawing::widest($vessel->shape) + self::ROOM,
+                    SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM,
+                ),
                 'shownWidth' => round($scale * (SectionDrawing::widest($vessel->shape) + self::ROOM), 1),
                 'shownHeight' => round($scale * (SectionDrawing::SCALE * $vessel->shape->heightMm() + self::ROOM), 1),
                 'outline' => SectionDrawing::profile($vessel->shape, $vessel->shape->heightMm()),

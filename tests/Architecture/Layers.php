@@ -16,8 +16,15 @@ final class Layers
         return PHPat::rule()
             ->classes(Selector::inNamespace('FeastLadle'))
             ->excluding(Selector::inNamespace('FeastLadle\Tests'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Twig'), Selector::inNamespace('Psr'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Symfony'),
+                Selector::inNamespace('Doctrine'),
+                Selector::inNamespace('Twig'),
+                Selector::inNamespace('Psr'),
+            )
             ->because('the core computes; it is told everything and asks nobody');
     }
 
@@ -26,8 +33,25 @@ final class Layers
         return PHPat::rule()
             ->classes(Selector::inNamespace('FeastLadle\Schedule'))
             ->excluding(Selector::inNamespace('FeastLadle\Schedule\Tests'))
-            ->shouldNot()->dependOn()
-            ->classes(...array_map(static fn (string $room) => Selector::inNamespace('FeastLadle\\'.$room), ['Recipe', 'Flow', 'Batch', 'Planning', 'Feast', 'Kitchen', 'Larder', 'Portion', 'Vessel', 'Heat', 'Syrup', 'Stores', 'Measure']))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                ...array_map(static fn (string $room) => Selector::inNamespace('FeastLadle\\'.$room), [
+                    'Recipe',
+                    'Flow',
+                    'Batch',
+                    'Planning',
+                    'Feast',
+                    'Kitchen',
+                    'Larder',
+                    'Portion',
+                    'Vessel',
+                    'Heat',
+                    'Syrup',
+                    'Stores',
+                    'Measure',
+                ]),
+            )
             ->because('it solves any problem of the open format');
     }
 
@@ -35,7 +59,8 @@ final class Layers
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Entity'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::inNamespace('App\Controller'), Selector::inNamespace('App\Service'), Selector::inNamespace('App\Form'))
             ->because('what is stored does not depend on who shows it');
     }

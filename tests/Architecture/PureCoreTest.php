@@ -13,10 +13,13 @@ use PHPUnit\Framework\TestCase;
 /** The core does no I/O, reads no clock, and draws no lots but from a source it was given. */
 final class PureCoreTest extends TestCase
 {
-    private const FORBIDDEN = '/^(f(open|read|write|puts|gets|close|ile.*|lock|passthru)|file_(get|put)_contents|readfile|unlink|rename|copy|mkdir|rmdir|glob|scandir|opendir|touch|tempnam|stat|is_(file|dir|readable|writable)'
-        .'|time|microtime|hrtime|date|gmdate|mktime|strtotime|getdate|localtime|date_default_timezone_set|sleep|usleep'
-        .'|rand|mt_rand|srand|mt_srand|random_int|random_bytes|shuffle|array_rand|str_shuffle|uniqid|lcg_value'
-        .'|getenv|putenv|ini_set|exec|system|shell_exec|passthru|proc_open|curl_.*|stream_.*|socket_.*|header|setcookie|print_r|var_dump|error_log|trigger_error)$/';
+    private const FORBIDDEN =
+        '/^(f(open|read|write|puts|gets|close|ile.*|lock|passthru)|file_(get|put)_contents|readfile|unlink|rename|copy|mkdir|rmdir|glob'
+        .'|scandir|opendir|touch|tempnam|stat|is_(file|dir|readable|writable)'.
+        '|time|microtime|hrtime|date|gmdate|mktime|strtotime|getdate|localtime|date_default_timezone_set|sleep|usleep'.
+        '|rand|mt_rand|srand|mt_srand|random_int|random_bytes|shuffle|array_rand|str_shuffle|uniqid|lcg_value'.
+        '|getenv|putenv|ini_set|exec|system|shell_exec|passthru|proc_open|curl_.*|stream_.*|socket_.*|header|setcookie|print_r|var_dump'
+        .'|error_log|trigger_error)$/';
 
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
@@ -37,8 +40,22 @@ final class PureCoreTest extends TestCase
     /** A rule that finds nothing anywhere would prove nothing. */
     public function testTheRuleFindsWhatItForbids(): void
     {
-        $code = '<?php function f() { $a = time(); $b = new \DateTimeImmutable(); $c = new \DateTimeImmutable("now"); echo $_GET["x"]; file_get_contents("y"); $d = new \Random\Randomizer(); shuffle($e); }';
-        self::assertSame(['call of time()', 'call of file_get_contents()', 'call of shuffle()', 'new DateTimeImmutable reads the clock', 'new DateTimeImmutable reads the clock', 'Randomizer without a source', 'echo', 'superglobal $_GET'], self::impurities($code));
+        $code =
+            '<?php function f() { $a = time(); $b = new \DateTimeImmutable(); $c = new \DateTimeImmutable("now"); echo $_GET["x"]; '
+                .'file_get_contents("y"); $d = new \Random\Randomizer(); shuffle($e); }';
+        self::assertSame(
+            [
+                'call of time()',
+                'call of file_get_contents()',
+                'call of shuffle()',
+                'new DateTimeImmutable reads the clock',
+                'new DateTimeImmutable reads the clock',
+                'Randomizer without a source',
+                'echo',
+                'superglobal $_GET',
+            ],
+            self::impurities($code),
+        );
     }
 
     /** @return list<string> */
@@ -56,18 +73,32 @@ final class PureCoreTest extends TestCase
             $class = $new->class instanceof Node\Name ? $new->class->getLast() : '';
             $first = $new->args[0] ?? null;
             $value = $first instanceof Node\Arg ? $first->value : null;
-            if (\in_array($class, ['DateTimeImmutable', 'DateTime'], true) && (null === $value || ($value instanceof Node\Scalar\String_ && \in_array($value->value, ['', 'now'], true)))) {
+            if (
+                \in_array($class, ['DateTimeImmutable', 'DateTime'], true)
+                && (null === $value || ($value instanceof Node\Scalar\String_ && \in_array($value->value, ['', 'now'], true)))
+            ) {
                 $found[] = 'new '.$class.' reads the clock';
             }
             if ('Randomizer' === $class && null === $value) {
                 $found[] = 'Randomizer without a source';
             }
         }
-        foreach ([Node\Stmt\Echo_::class => 'echo', Node\Expr\Exit_::class => 'exit', Node\Expr\Print_::class => 'print', Node\Expr\Eval_::class => 'eval', Node\Expr\Include_::class => 'include'] as $kind => $name) {
+        foreach (
+            [
+                Node\Stmt\Echo_::class => 'echo',
+                Node\Expr\Exit_::class => 'exit',
+                Node\Expr\Print_::class => 'print',
+                Node\Expr\Eval_::class => 'eval',
+                Node\Expr\Include_::class => 'include',
+            ] as $kind => $name
+        ) {
             array_push($found, ...array_fill(0, \count($finder->findInstanceOf($tree, $kind)), $name));
         }
         foreach ($finder->findInstanceOf($tree, Node\Expr\Variable::class) as $variable) {
-            if (\is_string($variable->name) && 1 === preg_match('/^(_(GET|POST|SERVER|ENV|COOKIE|FILES|REQUEST|SESSION)|GLOBALS)$/', $variable->name)) {
+            if (
+                \is_string($variable->name)
+                && 1 === preg_match('/^(_(GET|POST|SERVER|ENV|COOKIE|FILES|REQUEST|SESSION)|GLOBALS)$/', $variable->name)
+            ) {
                 $found[] = 'superglobal $'.$variable->name;
             }
         }

@@ -24,9 +24,21 @@ final class CommandsTest extends KernelTestCase
         yield 'proven infeasible' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => 101]]], 1];
         yield 'not a valid problem' => [[...self::PROBLEM, 'activities' => [['id' => 'a', 'duration' => -1]]], 2];
         yield 'not JSON' => ['nonsense', 2];
-        // So many of 30 minutes, one of so many fires each, within 50: one more than goes. Neither pairs nor sums prove it; a few are tried out, many are not.
-        $stuck = static fn (int $fires): array => [...self::PROBLEM, 'horizon' => [0, 50], 'resources' => array_map(static fn (int $f): array => ['id' => "f$f"], range(1, $fires)),
-            'activities' => array_map(static fn (int $i): array => ['id' => "a$i", 'duration' => 30, 'needs' => [['from' => array_map(static fn (int $f): string => "f$f", range(1, $fires))]]], range(0, $fires))];
+        // So many of 30 minutes, one of so many fires each, within 50: one more than goes. Neither pairs nor sums prove it;
+        // a few are tried out, many are not.
+        $stuck = static fn (int $fires): array => [
+            ...self::PROBLEM,
+            'horizon' => [0, 50],
+            'resources' => array_map(static fn (int $f): array => ['id' => "f$f"], range(1, $fires)),
+            'activities' => array_map(
+                static fn (int $i): array => [
+                    'id' => "a$i",
+                    'duration' => 30,
+                    'needs' => [['from' => array_map(static fn (int $f): string => "f$f", range(1, $fires))]],
+                ],
+                range(0, $fires),
+            ),
+        ];
         yield 'proven by trying everything' => [$stuck(2), 1];
         yield 'undecided' => [$stuck(20), 3];
     }
@@ -55,7 +67,10 @@ final class CommandsTest extends KernelTestCase
         $root = \dirname(__DIR__, 2);
         try {
             foreach (['A new book was laid out', ''] as $says) {
-                $export = new Process([\PHP_BINARY, $root.'/bin/console', 'ladle:recipe:export', 'basundi'], $root, ['APP_ENV' => 'dev', 'DATA_DIR' => $place]);
+                $export = new Process([\PHP_BINARY, $root.'/bin/console', 'ladle:recipe:export', 'basundi'], $root, [
+                    'APP_ENV' => 'dev',
+                    'DATA_DIR' => $place,
+                ]);
                 $export->mustRun();
                 self::assertJson($export->getOutput());
                 self::assertSame('' === $says, '' === $export->getErrorOutput());
@@ -140,7 +155,11 @@ final class CommandsTest extends KernelTestCase
     public function testAFaultyFeastFileIsRefusedWithPointers(): void
     {
         $tester = $this->tester('ladle:plan');
-        $feast = str_replace(['"count": 18', '"recipe": "basundi"'], ['"count": "many"', '"recipe": "air"'], (string) file_get_contents(__DIR__.'/../../data/feasts/new-roof.json'));
+        $feast = str_replace(
+            ['"count": 18', '"recipe": "basundi"'],
+            ['"count": "many"', '"recipe": "air"'],
+            (string) file_get_contents(__DIR__.'/../../data/feasts/new-roof.json'),
+        );
         self::assertSame(2, $tester->execute(['file' => $this->file($feast)], ['capture_stderr_separately' => true]));
         self::assertStringContainsString('/groups/0/count:', $tester->getErrorOutput());
         self::assertStringContainsString('/dishes/1/recipe:', $tester->getErrorOutput());
@@ -168,9 +187,16 @@ final class CommandsTest extends KernelTestCase
                 $export = $this->tester('ladle:recipe:export');
                 self::assertSame(0, $export->execute(['slug' => $slug, '--format' => $format]));
                 $import = $this->tester('ladle:recipe:import');
-                self::assertSame([0, $slug.", revision 1\n"], [$import->execute(['file' => $this->file($export->getDisplay())]), $import->getDisplay()], $slug.' as '.$format);
+                self::assertSame(
+                    [0, $slug.", revision 1\n"],
+                    [$import->execute(['file' => $this->file($export->getDisplay())]), $import->getDisplay()],
+                    $slug.' as '.$format,
+                );
             }
-            self::assertSame((string) file_get_contents(__DIR__.'/../../data/recipes/'.$slug.'.json'), $book->revision($slug)?->getDocument());
+            self::assertSame(
+                (string) file_get_contents(__DIR__.'/../../data/recipes/'.$slug.'.json'),
+                $book->revision($slug)?->getDocument(),
+            );
         }
     }
 
@@ -179,7 +205,10 @@ final class CommandsTest extends KernelTestCase
         $export = $this->tester('ladle:recipe:export');
         $export->execute(['slug' => 'basundi']);
         $import = $this->tester('ladle:recipe:import');
-        self::assertSame(0, $import->execute(['file' => $this->file(str_replace('"Basundi"', '"Basundi, richer"', $export->getDisplay()))]));
+        self::assertSame(
+            0,
+            $import->execute(['file' => $this->file(str_replace('"Basundi"', '"Basundi, richer"', $export->getDisplay()))]),
+        );
         self::assertSame("basundi, revision 2\n", $import->getDisplay());
         self::assertSame(2, $import->execute(['file' => $this->file('{}')], ['capture_stderr_separately' => true]));
         self::assertStringContainsString('/slug: This field is missing.', $import->getErrorOutput());
@@ -193,7 +222,10 @@ final class CommandsTest extends KernelTestCase
         self::assertSame(0, $export->execute(['slug' => 'milk-solids-balls', '--format' => 'jsonld']));
         $recipe = json_decode($export->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($recipe);
-        self::assertSame([['https://schema.org', ['ladle' => 'urn:feast-ladle:']], 'Recipe', '33 balls'], [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']]);
+        self::assertSame(
+            [['https://schema.org', ['ladle' => 'urn:feast-ladle:']], 'Recipe', '33 balls'],
+            [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']],
+        );
         self::assertIsArray($recipe['recipeIngredient']);
         self::assertContains('400 g Milk solids, fresh', $recipe['recipeIngredient']);
         self::assertContains('Frying oil, for frying', $recipe['recipeIngredient']);
@@ -204,7 +236,14 @@ final class CommandsTest extends KernelTestCase
     public function testAToldRecipeIsParsedWithoutBeingKept(): void
     {
         $parse = $this->tester('ladle:recipe:parse');
-        self::assertSame(0, $parse->execute(['file' => $this->file("Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.")]));
+        self::assertSame(
+            0,
+            $parse->execute([
+                'file' => $this->file(
+                    "Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.",
+                ),
+            ]),
+        );
         $parsed = json_decode($parse->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($parsed);
         self::assertSame(['draft', 'questions', 'guesses'], array_keys($parsed));
@@ -216,7 +255,17 @@ final class CommandsTest extends KernelTestCase
     public function testAToldRecipeGoesToTheWritingDesk(): void
     {
         $import = $this->tester('ladle:recipe:import');
-        self::assertSame(0, $import->execute(['file' => $this->file("Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.")], ['capture_stderr_separately' => true]));
+        self::assertSame(
+            0,
+            $import->execute(
+                [
+                    'file' => $this->file(
+                        "Semolina sweet\n1 cup semolina\n2 tbsp ghee\nRoast the semolina in the ghee for 10 minutes. Serve hot.",
+                    ),
+                ],
+                ['capture_stderr_separately' => true],
+            ),
+        );
         self::assertMatchesRegularExpression('/^draft \d+$/', trim($import->getDisplay()));
         self::assertSame('Semolina sweet', static::getContainer()->get(DraftDesk::class)->titles()[0]['name']);
     }

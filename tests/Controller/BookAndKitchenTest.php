@@ -99,7 +99,10 @@ final class BookAndKitchenTest extends BrowserCase
         $this->browser->request('GET', $this->address('schedule-problem.json'));
         $before = $this->browser->getResponse()->getContent();
         $this->browser->request('GET', '/kitchen/'.$this->home().'.json');
-        $this->take('/kitchen/'.$this->home().'/file', str_replace('"kilowatts": 1.75', '"kilowatts": 3.5', (string) $this->browser->getResponse()->getContent()));
+        $this->take(
+            '/kitchen/'.$this->home().'/file',
+            str_replace('"kilowatts": 1.75', '"kilowatts": 3.5', (string) $this->browser->getResponse()->getContent()),
+        );
         self::assertResponseRedirects('/kitchen/'.$this->home(), 303);
         $this->browser->request('GET', $this->address('schedule-problem.json'));
         self::assertNotSame($before, $this->browser->getResponse()->getContent());
@@ -108,13 +111,25 @@ final class BookAndKitchenTest extends BrowserCase
     public function testANewFeastIsBegunAndABadOneIsNot(): void
     {
         $this->browser->request('GET', '/');
-        $this->browser->submitForm('Begin', ['new_feast[name]' => 'Harvest', 'new_feast[date]' => '2031-12-01', 'new_feast[time]' => '12:30', 'new_feast[count]' => '40', 'new_feast[timeZone]' => '+05:30']);
+        $this->browser->submitForm('Begin', [
+            'new_feast[name]' => 'Harvest',
+            'new_feast[date]' => '2031-12-01',
+            'new_feast[time]' => '12:30',
+            'new_feast[count]' => '40',
+            'new_feast[timeZone]' => '+05:30',
+        ]);
         self::assertResponseStatusCodeSame(303);
         $this->browser->followRedirect();
         self::assertSelectorTextContains('h1', 'Harvest');
         self::assertSelectorTextContains('.thalis', 'Nothing is on the menu yet');
         $this->browser->request('GET', '/');
-        $this->browser->submitForm('Begin', ['new_feast[name]' => '', 'new_feast[date]' => 'soon', 'new_feast[time]' => '12:30', 'new_feast[count]' => '-3', 'new_feast[timeZone]' => '+05:30']);
+        $this->browser->submitForm('Begin', [
+            'new_feast[name]' => '',
+            'new_feast[date]' => 'soon',
+            'new_feast[time]' => '12:30',
+            'new_feast[count]' => '-3',
+            'new_feast[timeZone]' => '+05:30',
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertCount(3, $this->browser->getCrawler()->filter('form .fault'));
     }
@@ -181,7 +196,14 @@ final class BookAndKitchenTest extends BrowserCase
         self::assertResponseStatusCodeSame(303);
         $id = (int) basename((string) $this->browser->getResponse()->headers->get('Location'));
         $this->browser->request('GET', '/');
-        $this->browser->submitForm('Begin', ['new_feast[name]' => 'Elsewhere', 'new_feast[date]' => '2031-12-01', 'new_feast[time]' => '12:30', 'new_feast[count]' => '40', 'new_feast[timeZone]' => '+05:30', 'new_feast[kitchen]' => (string) $id]);
+        $this->browser->submitForm('Begin', [
+            'new_feast[name]' => 'Elsewhere',
+            'new_feast[date]' => '2031-12-01',
+            'new_feast[time]' => '12:30',
+            'new_feast[count]' => '40',
+            'new_feast[timeZone]' => '+05:30',
+            'new_feast[kitchen]' => (string) $id,
+        ]);
         self::assertResponseStatusCodeSame(303);
         $this->browser->request('GET', '/');
         self::assertSelectorTextContains('.feast-list a:first-child', 'Elsewhere');
@@ -198,7 +220,10 @@ final class BookAndKitchenTest extends BrowserCase
     {
         $this->browser->request('GET', str_replace('/file', '', $page));
         $form = '/recipes' === $page ? 'intake' : 'document_file';
-        $token = $this->browser->getCrawler()->filter('[name="'.$form.'[_token]"]')->attr('value');
+        $token = $this->browser
+            ->getCrawler()
+            ->filter('[name="'.$form.'[_token]"]')
+            ->attr('value');
         $this->browser->request('POST', $page, [$form => ['_token' => $token]], [$form => ['file' => $this->upload($content)]]);
     }
 

@@ -96,9 +96,26 @@ final class DraftTest extends BrowserCase
     public function testStrangePostsAreNoCatastrophe(): void
     {
         $this->begin('Strange');
-        foreach ([['step' => 'word'], ['head' => ['name' => ['a']]], ['at' => '-9', 'op' => 'open:99'], ['op' => 'remove-row:takes'], ['step' => ['takes' => 'x', 'cues' => [['kind' => ['deep' => ['er' => '1']]]]]], ['op' => str_repeat('x', 3000)], ['op' => 'add-step', 'process' => '<b>'], ['op' => 'connect', 'from' => "\xff", 'to' => ''], ['op' => 'answered:7'], ['head' => ['steps' => 'gone', 'portion' => 'x', 'schools' => [['id' => 'a', 'options' => 'b']]]]] as $post) {
+        foreach (
+            [
+                ['step' => 'word'],
+                ['head' => ['name' => ['a']]],
+                ['at' => '-9', 'op' => 'open:99'],
+                ['op' => 'remove-row:takes'],
+                ['step' => ['takes' => 'x', 'cues' => [['kind' => ['deep' => ['er' => '1']]]]]],
+                ['op' => str_repeat('x', 3000)],
+                ['op' => 'add-step', 'process' => '<b>'],
+                ['op' => 'connect', 'from' => "\xff", 'to' => ''],
+                ['op' => 'answered:7'],
+                ['head' => ['steps' => 'gone', 'portion' => 'x', 'schools' => [['id' => 'a', 'options' => 'b']]]],
+            ] as $post
+        ) {
             $this->post($post);
-            self::assertLessThan(500, $this->browser->getResponse()->getStatusCode(), json_encode($post, \JSON_INVALID_UTF8_SUBSTITUTE) ?: '');
+            self::assertLessThan(
+                500,
+                $this->browser->getResponse()->getStatusCode(),
+                json_encode($post, \JSON_INVALID_UTF8_SUBSTITUTE) ?: '',
+            );
             $this->browser->request('GET', $this->draft());
             self::assertResponseIsSuccessful();
         }
@@ -111,7 +128,10 @@ final class DraftTest extends BrowserCase
     public function testWhatIsPastedIsUnderstoodAndAsked(): void
     {
         $page = $this->browser->request('GET', '/recipes');
-        $this->browser->submit($page->selectButton('Take in')->form(), ['intake[text]' => "Carrot sweet\n500 g carrots\n1 litre milk\n200 g sugar\nsalt to taste\nBoil the milk. Add the carrots and simmer for 40 minutes. Add the sugar and stir until it leaves the sides of the pan."]);
+        $this->browser->submit($page->selectButton('Take in')->form(), [
+            'intake[text]' => "Carrot sweet\n500 g carrots\n1 litre milk\n200 g sugar\nsalt to taste\n"
+                .'Boil the milk. Add the carrots and simmer for 40 minutes. Add the sugar and stir until it leaves the sides of the pan.',
+        ]);
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSelectorTextContains('.asked', 'Salt: when does it go in?');

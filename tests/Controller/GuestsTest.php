@@ -64,7 +64,10 @@ final class GuestsTest extends BrowserCase
     public function testOfTwoWhoEditAtOnceTheSecondIsToldAndTheFirstIsKept(): void
     {
         $this->browser->request('GET', $this->address('guests'));
-        $second = $this->browser->getCrawler()->selectButton('Take over')->form(['guests[groups][2][count]' => '9']);
+        $second = $this->browser
+            ->getCrawler()
+            ->selectButton('Take over')
+            ->form(['guests[groups][2][count]' => '9']);
         $this->browser->submitForm('Take over', ['guests[groups][0][count]' => '30']);
         $this->browser->submit($second);
         self::assertResponseStatusCodeSame(422);
@@ -83,7 +86,11 @@ final class GuestsTest extends BrowserCase
         $this->browser->request('GET', $this->address('guests'));
         $form = $this->browser->getCrawler()->selectButton('Take over')->form();
         foreach (['-1', '99', 'x'] as $row) {
-            $this->browser->request('POST', $this->address('guests'), ['remove' => ['groups' => $row]] + array_diff_key($form->getPhpValues(), ['version' => true]));
+            $this->browser->request(
+                'POST',
+                $this->address('guests'),
+                ['remove' => ['groups' => $row]] + array_diff_key($form->getPhpValues(), ['version' => true]),
+            );
         }
         self::assertSame(substr_count($before, '"appetite"'), substr_count($this->feast()->getDocument(), '"appetite"'));
     }
@@ -91,7 +98,14 @@ final class GuestsTest extends BrowserCase
     public function testAFormWithoutItsTokenChangesNothing(): void
     {
         $before = $this->feast()->getDocument();
-        $this->browser->request('POST', $this->address('guests'), ['guests' => ['name' => 'Stolen', 'date' => '2031-11-15', 'groups' => [['id' => 'x', 'name' => 'x', 'count' => '3', 'appetite' => '1']], 'moments' => []]]);
+        $this->browser->request('POST', $this->address('guests'), [
+            'guests' => [
+                'name' => 'Stolen',
+                'date' => '2031-11-15',
+                'groups' => [['id' => 'x', 'name' => 'x', 'count' => '3', 'appetite' => '1']],
+                'moments' => [],
+            ],
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertSame($before, $this->feast()->getDocument());
     }
@@ -99,7 +113,10 @@ final class GuestsTest extends BrowserCase
     public function testScriptInANameIsShownAsText(): void
     {
         $this->browser->request('GET', $this->address('guests'));
-        $this->browser->submitForm('Take over', ['guests[name]' => '<script>alert(1)</script>', 'guests[groups][0][name]' => '"><img src=x>']);
+        $this->browser->submitForm('Take over', [
+            'guests[name]' => '<script>alert(1)</script>',
+            'guests[groups][0][name]' => '"><img src=x>',
+        ]);
         $this->browser->followRedirect();
         self::assertSame('<script>alert(1)</script>', $this->text('h1'));
         self::assertCount(0, $this->browser->getCrawler()->filter('main script, main img'));

@@ -61,7 +61,12 @@ final class LarderTest extends BrowserCase
     public function testAThingOfTheKitchensOwnIsAddedAndGoesWhenNoRecipeTakesIt(): void
     {
         $this->browser->request('GET', '/larder/new');
-        $this->browser->submitForm('Keep it', ['thing[name]' => 'River salt', 'thing[names]' => 'pink grit, lick', 'thing[density]' => '1.1', 'thing[allergens]' => 'none that we know']);
+        $this->browser->submitForm('Keep it', [
+            'thing[name]' => 'River salt',
+            'thing[names]' => 'pink grit, lick',
+            'thing[density]' => '1.1',
+            'thing[allergens]' => 'none that we know',
+        ]);
         self::assertResponseRedirects();
         $this->restart();
         $this->browser->request('GET', '/larder?q=lick');

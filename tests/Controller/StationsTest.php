@@ -33,7 +33,11 @@ final class StationsTest extends BrowserCase
         $policy = (string) $this->browser->getResponse()->headers->get('Content-Security-Policy');
         self::assertStringContainsString("default-src 'none'", $policy);
         self::assertStringNotContainsString('unsafe', $policy);
-        self::assertCount(0, $this->browser->getCrawler()->filter('[style], [onclick], style, script:not([src])'), 'The policy forbids anything inline.');
+        self::assertCount(
+            0,
+            $this->browser->getCrawler()->filter('[style], [onclick], style, script:not([src])'),
+            'The policy forbids anything inline.',
+        );
     }
 
     public function testAFeastOfNobodyIsNotThere(): void
@@ -90,7 +94,10 @@ final class StationsTest extends BrowserCase
     {
         $this->browser->request('GET', $this->address('run-sheet'));
         $start = $this->text('tr[data-step="kesari/1/merge"] [data-start]');
-        $labels = $this->browser->getCrawler()->filter('.chart [data-activity="kesari/1/merge"]')->each(static fn ($block): string => (string) $block->attr('aria-label'));
+        $labels = $this->browser
+            ->getCrawler()
+            ->filter('.chart [data-activity="kesari/1/merge"]')
+            ->each(static fn ($block): string => (string) $block->attr('aria-label'));
         self::assertNotEmpty($labels);
         foreach ($labels as $label) {
             self::assertStringStartsWith($start.'–', $label);
@@ -143,7 +150,12 @@ final class StationsTest extends BrowserCase
         $this->browser->request('GET', $this->address('cook/state'));
         self::assertJson((string) $this->browser->getResponse()->getContent());
         $this->browser->request('GET', $this->address('cook'));
-        $this->browser->submit($this->browser->getCrawler()->filter('[data-done="'.$step.'"] form')->form());
+        $this->browser->submit(
+            $this->browser
+                ->getCrawler()
+                ->filter('[data-done="'.$step.'"] form')
+                ->form(),
+        );
         $this->browser->followRedirect();
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-done]'));
         self::assertCount(1, $this->browser->getCrawler()->filter('[data-step="'.$step.'"]'));
@@ -153,7 +165,13 @@ final class StationsTest extends BrowserCase
     {
         $this->browser->request('GET', $this->address('cook'));
         $token = $this->browser->getCrawler()->filter('[name=_token]')->attr('value');
-        foreach ([['kind' => 'done', 'step' => 'soup/1/boil', 'client' => '12345678'], ['kind' => 'eaten', 'step' => 'basundi/1/boil', 'client' => '12345678'], ['kind' => 'done', 'step' => 'basundi/1/boil', 'client' => 'x']] as $event) {
+        foreach (
+            [
+                ['kind' => 'done', 'step' => 'soup/1/boil', 'client' => '12345678'],
+                ['kind' => 'eaten', 'step' => 'basundi/1/boil', 'client' => '12345678'],
+                ['kind' => 'done', 'step' => 'basundi/1/boil', 'client' => 'x'],
+            ] as $event
+        ) {
             $this->browser->request('POST', $this->address('cook/events'), ['_token' => $token, ...$event]);
             self::assertResponseStatusCodeSame(422);
         }
@@ -163,7 +181,11 @@ final class StationsTest extends BrowserCase
     public function testWhatWasLeftOverIsKeptForNextTime(): void
     {
         $this->browser->request('GET', $this->address('afterwards'));
-        $this->browser->submitForm('Keep this', ['outcomes[lines][kesari][made]' => '2300', 'outcomes[lines][kesari][leftOver]' => '150', 'outcomes[lines][kesari][note]' => 'Less sugar']);
+        $this->browser->submitForm('Keep this', [
+            'outcomes[lines][kesari][made]' => '2300',
+            'outcomes[lines][kesari][leftOver]' => '150',
+            'outcomes[lines][kesari][note]' => 'Less sugar',
+        ]);
         $this->browser->followRedirect();
         self::assertSame('Less sugar', $this->browser->getCrawler()->filter('[name="outcomes[lines][kesari][note]"]')->attr('value'));
         self::assertSelectorTextContains('[data-station=afterwards]', '1 noted');

@@ -98,7 +98,10 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextSame('[data-cell="kesari/grown-ups"]', 'yes');
         self::assertSelectorNotExists('[data-nothing]');
         $form = $this->browser->getCrawler()->filter('.rules-of-day')->form();
-        $this->browser->request('POST', $this->at('who-eats'), ['_token' => $form->getPhpValues()['_token'], 'rules' => ['no-grain', 'unheard-of']]);
+        $this->browser->request('POST', $this->at('who-eats'), [
+            '_token' => $form->getPhpValues()['_token'],
+            'rules' => ['no-grain', 'unheard-of'],
+        ]);
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-cell="kesari/grown-ups"]', 'Semolina');
     }
@@ -172,7 +175,13 @@ final class TempleTest extends BrowserCase
 
     public function testBenchesPrint(): void
     {
-        foreach (['/benches/tray.pdf', '/benches/pot.pdf?vessel=tall-pot', '/benches/pot.pdf?form=bowl&rimMm=900&heightMm=500&paper=letter'] as $address) {
+        foreach (
+            [
+                '/benches/tray.pdf',
+                '/benches/pot.pdf?vessel=tall-pot',
+                '/benches/pot.pdf?form=bowl&rimMm=900&heightMm=500&paper=letter',
+            ] as $address
+        ) {
             $this->browser->request('GET', $address);
             self::assertResponseIsSuccessful();
             self::assertStringStartsWith('%PDF-', (string) $this->browser->getResponse()->getContent(), $address);
@@ -188,7 +197,10 @@ final class TempleTest extends BrowserCase
         $this->browser->request('GET', $this->at('risk'));
         // The kesari is fresh twice, so it is asked about twice.
         self::assertCount(7, $this->browser->getCrawler()->filter('[data-risk]'));
-        $chance = fn (string $dish): float => (float) $this->browser->getCrawler()->filter('[data-risk='.$dish.'] meter')->attr('value');
+        $chance = fn (string $dish): float => (float) $this->browser
+            ->getCrawler()
+            ->filter('[data-risk='.$dish.'] meter')
+            ->attr('value');
         $before = $chance('kesari');
         self::assertGreaterThan(0.95, $chance('pudding'));
         $this->browser->submitForm('Give each sweet the minutes it lacks');
@@ -246,7 +258,10 @@ final class TempleTest extends BrowserCase
             self::assertLessThanOrEqual(75, \strlen($line));
         }
         $this->browser->request('GET', $this->at('run-sheet.ics?person=ila'));
-        self::assertLessThan(substr_count($all, 'BEGIN:VEVENT'), substr_count((string) $this->browser->getResponse()->getContent(), 'BEGIN:VEVENT'));
+        self::assertLessThan(
+            substr_count($all, 'BEGIN:VEVENT'),
+            substr_count((string) $this->browser->getResponse()->getContent(), 'BEGIN:VEVENT'),
+        );
         $this->browser->request('GET', $this->at('run-sheet.ics?person=nobody'));
         self::assertResponseStatusCodeSame(404);
         foreach (['run-sheet.pdf?paper=a3', 'run-sheet.pdf?strips=1', 'run-sheet.pdf?strips=1&person=ila'] as $paper) {
@@ -287,11 +302,20 @@ final class TempleTest extends BrowserCase
         self::assertCount(1, $block);
         $start = \DateTimeImmutable::createFromFormat('H:i', substr((string) $block->attr('aria-label'), 0, 5));
         self::assertNotFalse($start);
-        $values = ['_token' => $board->attr('data-token'), 'version' => $board->attr('data-version'), 'by' => 'dishes', 'step' => 'sesame/1/parch', 'shift' => '-35'];
+        $values = [
+            '_token' => $board->attr('data-token'),
+            'version' => $board->attr('data-version'),
+            'by' => 'dishes',
+            'step' => 'sesame/1/parch',
+            'shift' => '-35',
+        ];
         $this->browser->request('POST', $this->at('pins'), $values);
         self::assertResponseRedirects($this->at('run-sheet').'?by=dishes#chart', 303);
         $this->browser->followRedirect();
-        self::assertStringStartsWith($start->modify('-35 minutes')->format('H:i'), (string) $this->browser->getCrawler()->filter('[data-activity="sesame/1/parch"]')->attr('aria-label'));
+        self::assertStringStartsWith(
+            $start->modify('-35 minutes')->format('H:i'),
+            (string) $this->browser->getCrawler()->filter('[data-activity="sesame/1/parch"]')->attr('aria-label'),
+        );
         self::assertCount(1, $this->browser->getCrawler()->filter('.is-held'));
         $this->browser->request('POST', $this->at('pins'), ['step' => 'no/1/such', 'version' => ''] + $values);
         self::assertResponseStatusCodeSame(422);

@@ -44,7 +44,16 @@ final class RecipeSchemaTest extends TestCase
     public function testWhatTheReaderRefusesTheSchemaRefusesToo(): void
     {
         $basundi = (string) file_get_contents(self::ROOT.'/data/recipes/basundi.json');
-        foreach (['"process": "boil"' => '"process": "microwave"', '"flame": "high"' => '"flame": "inferno"', '"grams": 3000' => '"grams": -1', '"takes"' => '"tikes"', '"version": 1' => '"version": 2', '"slug": "basundi"' => '"slug": "Not A Slug"'] as $good => $bad) {
+        foreach (
+            [
+                '"process": "boil"' => '"process": "microwave"',
+                '"flame": "high"' => '"flame": "inferno"',
+                '"grams": 3000' => '"grams": -1',
+                '"takes"' => '"tikes"',
+                '"version": 1' => '"version": 2',
+                '"slug": "basundi"' => '"slug": "Not A Slug"',
+            ] as $good => $bad
+        ) {
             self::assertNotSame([], $this->errors(str_replace($good, $bad, $basundi)), $bad);
         }
     }
@@ -53,11 +62,22 @@ final class RecipeSchemaTest extends TestCase
     {
         $schema = json_decode((string) file_get_contents(self::ROOT.'/docs/formats/recipe.schema.json'), true, 64, \JSON_THROW_ON_ERROR);
         $step = $this->at($schema, 'definitions/step/properties');
-        foreach ([
-            'process' => Process::class, 'flame' => Flame::class, 'vessel/properties/kind' => VesselKind::class, 'time/properties/grows' => Growth::class, 'time/properties/medium' => CoolingMedium::class,
-            'attention/properties/kind' => AttentionKind::class, 'target/properties/kind' => TargetKind::class, 'target/properties/stage' => Stage::class, 'cues/items/properties/kind' => CueKind::class, 'keeping/properties/place' => KeepingPlace::class,
-            'keeping/properties/enemies/items' => KeepingEnemy::class, 'attention/properties/skill' => Skill::class,
-        ] as $path => $enum) {
+        foreach (
+            [
+                'process' => Process::class,
+                'flame' => Flame::class,
+                'vessel/properties/kind' => VesselKind::class,
+                'time/properties/grows' => Growth::class,
+                'time/properties/medium' => CoolingMedium::class,
+                'attention/properties/kind' => AttentionKind::class,
+                'target/properties/kind' => TargetKind::class,
+                'target/properties/stage' => Stage::class,
+                'cues/items/properties/kind' => CueKind::class,
+                'keeping/properties/place' => KeepingPlace::class,
+                'keeping/properties/enemies/items' => KeepingEnemy::class,
+                'attention/properties/skill' => Skill::class,
+            ] as $path => $enum
+        ) {
             self::assertSame(array_column($enum::cases(), 'value'), $this->at($step, $path.'/enum'), $path);
         }
         self::assertSame(array_column(DialKind::cases(), 'value'), $this->at($schema, 'properties/dials/items/properties/dial/enum'));
@@ -69,7 +89,10 @@ final class RecipeSchemaTest extends TestCase
     {
         $document = json_decode($json, false, 64, \JSON_THROW_ON_ERROR);
         $validator = new Validator();
-        $validator->validate($document, json_decode((string) file_get_contents(self::ROOT.'/docs/formats/recipe.schema.json'), false, 64, \JSON_THROW_ON_ERROR));
+        $validator->validate(
+            $document,
+            json_decode((string) file_get_contents(self::ROOT.'/docs/formats/recipe.schema.json'), false, 64, \JSON_THROW_ON_ERROR),
+        );
 
         return array_values($validator->getErrors());
     }

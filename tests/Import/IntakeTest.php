@@ -15,8 +15,13 @@ use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 /** Recipes in whatever form they come. */
 final class IntakeTest extends KernelTestCase
 {
-    private const LINKED = '{"@context": "https://schema.org", "@type": "Recipe", "name": "Carrot <b>sweet</b>", "recipeYield": ["serves 8"], "recipeIngredient": ["500 g carrots, grated", "1 l milk", "200 g sugar", "3 tbsp ghee"],
-        "recipeInstructions": [{"@type": "HowToSection", "name": "First", "itemListElement": [{"@type": "HowToStep", "text": "Fry the carrots in the ghee for 8 minutes."}, {"@type": "HowToStep", "text": "Add the milk and simmer for 40 minutes, stirring now and then."}]},
+    private const LINKED = '{"@context": "https://schema.org", "@type": "Recipe", "name": "Carrot <b>sweet</b>", 
+        "recipeYield": ["serves 8"],
+         "recipeIngredient": ["500 g carrots, grated", "1 l milk", "200 g sugar", "3 tbsp ghee"],
+        "recipeInstructions": [{"@type": "HowToSection", "name": "First",
+        "itemListElement": [
+        {"@type": "HowToStep", "text": "Fry the carrots in the ghee for 8 minutes."},
+        {"@type": "HowToStep", "text": "Add the milk and simmer for 40 minutes, stirring now and then."}]},
         {"@type": "HowToStep", "text": "Add the sugar and stir until it leaves the sides of the pan.<script>alert(1)</script>"}]}';
 
     /** @return iterable<string, array{string}> */
@@ -24,8 +29,15 @@ final class IntakeTest extends KernelTestCase
     {
         yield 'bare' => [self::LINKED];
         yield 'in a list' => ['['.self::LINKED.']'];
-        yield 'in a graph' => ['{"@context": "https://schema.org", "@graph": [{"@type": "WebSite", "name": "Elsewhere"}, '.self::LINKED.']}'];
-        yield 'in a page' => ['<!doctype html><html><head><title>x</title><script type="application/ld+json">{"@type": "Organization", broken</script><script type="application/ld+json">'.str_replace('</script>', '<\\/script>', self::LINKED).'</script></head><body><p>1 cup of advertisements</p></body></html>'];
+        yield 'in a graph' => [
+            '{"@context": "https://schema.org", "@graph": [{"@type": "WebSite", "name": "Elsewhere"}, '.self::LINKED.']}',
+        ];
+        yield 'in a page' => [
+            '<!doctype html><html><head><title>x</title><script type="application/ld+json">{"@type": "Organization", '.
+            'broken</script><script type="application/ld+json">'.
+            str_replace('</script>', '<\\/script>', self::LINKED).
+            '</script></head><body><p>1 cup of advertisements</p></body></html>',
+        ];
     }
 
     #[DataProvider('forms')]
@@ -51,7 +63,10 @@ final class IntakeTest extends KernelTestCase
 
     public function testAPageWithoutARecipeIsReadAsText(): void
     {
-        $taken = $this->intake()->take('<html><body><h1>Sago milk</h1><p>Soak 1 cup sago for two hours.</p><p>Boil 1 litre of milk, add the sago and simmer for ten minutes.</p></body></html>');
+        $taken = $this->intake()->take(
+            '<html><body><h1>Sago milk</h1><p>Soak 1 cup sago for two hours.</p><p>Boil 1 litre of milk, add the sago and simmer for '.
+                'ten minutes.</p></body></html>',
+        );
         self::assertInstanceOf(RecipeDraft::class, $taken);
         self::assertStringContainsString('"sago"', $taken->getDocument());
     }
@@ -71,14 +86,20 @@ final class IntakeTest extends KernelTestCase
     public function testWhatCanNotBeTakenInLeavesBookAndDeskAsTheyWere(string $content, string $says): void
     {
         $intake = $this->intake();
-        $before = [static::getContainer()->get(DraftDesk::class)->titles(), \count(static::getContainer()->get(RecipeBook::class)->all())];
+        $before = [
+            static::getContainer()->get(DraftDesk::class)->titles(),
+            \count(static::getContainer()->get(RecipeBook::class)->all()),
+        ];
         try {
             $intake->take($content);
             self::fail('It was taken in.');
         } catch (FaultyDocument $faulty) {
             self::assertStringContainsString($says, $faulty->getMessage());
         }
-        self::assertSame($before, [static::getContainer()->get(DraftDesk::class)->titles(), \count(static::getContainer()->get(RecipeBook::class)->all())]);
+        self::assertSame($before, [
+            static::getContainer()->get(DraftDesk::class)->titles(),
+            \count(static::getContainer()->get(RecipeBook::class)->all()),
+        ]);
     }
 
     public function testTwoToldRecipesOfOneNameDoNotOverwriteARecipeOfTheBook(): void

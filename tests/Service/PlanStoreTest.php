@@ -93,10 +93,18 @@ final class PlanStoreTest extends KernelTestCase
         foreach ($plans->plan($open)->steps as $step) {
             self::assertGreaterThanOrEqual($morning, $step->start, $step->key->id());
         }
-        self::getContainer()->get(CookingDay::class)->record($open->record, CookEventKind::Done, $plans->plan($open)->steps[0]->key->id(), 'client-0002');
-        self::getContainer()->get(MockClock::class)->modify($morning->modify('+3 hours')->format(\DATE_ATOM));
+        self::getContainer()
+            ->get(CookingDay::class)
+            ->record($open->record, CookEventKind::Done, $plans->plan($open)->steps[0]->key->id(), 'client-0002');
+        self::getContainer()
+            ->get(MockClock::class)
+            ->modify($morning->modify('+3 hours')->format(\DATE_ATOM));
         $open = $this->withGrownUps($this->open(), 20);
-        self::assertLessThan($morning->modify('+3 hours'), $plans->plan($open)->steps[0]->start, 'what is cooking is not planned anew after now');
+        self::assertLessThan(
+            $morning->modify('+3 hours'),
+            $plans->plan($open)->steps[0]->start,
+            'what is cooking is not planned anew after now',
+        );
     }
 
     public function testAFaultyChangeChangesNothing(): void
@@ -104,7 +112,9 @@ final class PlanStoreTest extends KernelTestCase
         $open = $this->open();
         $before = $open->record->getDocument();
         try {
-            self::getContainer()->get(FeastDesk::class)->change($open, ['dishes' => 'none'] + $open->document);
+            self::getContainer()
+                ->get(FeastDesk::class)
+                ->change($open, ['dishes' => 'none'] + $open->document);
             self::fail('The fault was not noticed.');
         } catch (FaultyDocument) {
             self::assertSame($before, $this->open()->record->getDocument());
@@ -118,7 +128,9 @@ final class PlanStoreTest extends KernelTestCase
         $open = $this->withGrownUps($open, 21);
         self::assertSame(31, $open->feast->guests());
         $this->expectException(FaultyDocument::class);
-        self::getContainer()->get(FeastDesk::class)->change($open, ['date' => '2031-12-24'] + $open->document);
+        self::getContainer()
+            ->get(FeastDesk::class)
+            ->change($open, ['date' => '2031-12-24'] + $open->document);
     }
 
     public function testTheSameEventTwiceIsOne(): void
@@ -162,7 +174,9 @@ final class PlanStoreTest extends KernelTestCase
         $kitchen = self::getContainer()->get(KitchenRepository::class)->local();
         self::assertNotNull($kitchen);
 
-        return self::getContainer()->get(FeastDesk::class)->open((int) self::getContainer()->get(FeastRepository::class)->all($kitchen)[0]->getId());
+        return self::getContainer()
+            ->get(FeastDesk::class)
+            ->open((int) self::getContainer()->get(FeastRepository::class)->all($kitchen)[0]->getId());
     }
 
     private function withGrownUps(OpenFeast $open, int $count): OpenFeast

@@ -61,7 +61,10 @@ final class DrawingsTest extends KernelTestCase
         foreach ((new RunSheetChart())->draw($this->plan, $this->open)['lanes'] as $lane) {
             foreach ($lane['blocks'] as $i => $a) {
                 foreach ($lane['blocks'] as $j => $b) {
-                    self::assertTrue($i === $j || $a['y'] !== $b['y'] || $a['x'] + $a['w'] <= $b['x'] + 3 || $b['x'] + $b['w'] <= $a['x'] + 3, $a['step']->key->id().' '.$b['step']->key->id());
+                    self::assertTrue(
+                        $i === $j || $a['y'] !== $b['y'] || $a['x'] + $a['w'] <= $b['x'] + 3 || $b['x'] + $b['w'] <= $a['x'] + 3,
+                        $a['step']->key->id().' '.$b['step']->key->id(),
+                    );
                 }
             }
         }
@@ -78,7 +81,11 @@ final class DrawingsTest extends KernelTestCase
         self::assertSame($sorted, $xs);
         self::assertSame(['18:00', '18:40'], array_column($chart['moments'], 'time'));
         foreach ($blocks as $block) {
-            self::assertLessThanOrEqual($chart['moments'][0]['x'] + 1, $block['x'] + $block['w'], 'everything is drawn before the offering');
+            self::assertLessThanOrEqual(
+                $chart['moments'][0]['x'] + 1,
+                $block['x'] + $block['w'],
+                'everything is drawn before the offering',
+            );
         }
         self::assertContains('15:00', array_column($chart['ticks'], 'label'));
     }
@@ -108,7 +115,11 @@ final class DrawingsTest extends KernelTestCase
 
     public function testStoresSayWhatToBuyAndForWhat(): void
     {
-        $rows = array_column(array_merge(...array_column((new StoreRows())->of($this->plan->quantities, $this->open->kitchen)['places'], 'rows')), null, 'name');
+        $rows = array_column(
+            array_merge(...array_column((new StoreRows())->of($this->plan->quantities, $this->open->kitchen)['places'], 'rows')),
+            null,
+            'name',
+        );
         self::assertSame(['B', 'C', 'D'], array_column($rows['Whole milk']['dishes'], 'letter'));
         self::assertSame(5, $rows['Whole milk']['buy']);
         self::assertSame('700 g', $rows['Milk solids, fresh']['pack']);

@@ -25,13 +25,24 @@ final class FlowDrawingTest extends TestCase
     public function testNoStepCoversAnotherAndEveryStreamRunsToTheRight(string $slug): void
     {
         $recipe = Shipped::recipe($slug);
-        $drawing = (new FlowDrawing(Shipped::larder()))->draw($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1), new AmountWriter(240, 1));
+        $drawing = (new FlowDrawing(Shipped::larder()))->draw(
+            $recipe,
+            Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+            new AmountWriter(240, 1),
+        );
         self::assertCount(\count($recipe->steps), $drawing['nodes']);
         foreach ($drawing['nodes'] as $i => $a) {
             self::assertLessThanOrEqual($drawing['width'], $a['x'] + $a['w']);
             self::assertLessThanOrEqual($drawing['height'], $a['y'] + $a['h']);
             foreach ($drawing['nodes'] as $j => $b) {
-                self::assertTrue($i === $j || $a['x'] + $a['w'] <= $b['x'] || $b['x'] + $b['w'] <= $a['x'] || $a['y'] + $a['h'] <= $b['y'] || $b['y'] + $b['h'] <= $a['y'], $a['id'].' '.$b['id']);
+                self::assertTrue(
+                    $i === $j
+                        || $a['x'] + $a['w'] <= $b['x']
+                        || $b['x'] + $b['w'] <= $a['x']
+                        || $a['y'] + $a['h'] <= $b['y']
+                        || $b['y'] + $b['h'] <= $a['y'],
+                    $a['id'].' '.$b['id'],
+                );
             }
         }
         $taken = array_sum(array_map(static fn ($s): int => \count($s->sources()), $recipe->steps));
@@ -45,7 +56,11 @@ final class FlowDrawingTest extends TestCase
     public function testAHeavierStreamIsThicker(): void
     {
         $recipe = Shipped::recipe('pineapple-kesari');
-        $streams = (new FlowDrawing(Shipped::larder()))->draw($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1), new AmountWriter(240, 1))['streams'];
+        $streams = (new FlowDrawing(Shipped::larder()))->draw(
+            $recipe,
+            Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+            new AmountWriter(240, 1),
+        )['streams'];
         $widths = array_column($streams, 'width', 'label');
         self::assertGreaterThan($widths['340 g'], $widths['1.15 kg']);
     }
@@ -53,8 +68,19 @@ final class FlowDrawingTest extends TestCase
     public function testAStepShowsItsFlameItsHandsAndWhatGoesIn(): void
     {
         $recipe = Shipped::recipe('milk-solids-balls');
-        $nodes = array_column((new FlowDrawing(Shipped::larder()))->draw($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1), new AmountWriter(240, 1))['nodes'], null, 'id');
-        self::assertSame([2, 'watch', ['700 g Sugar', '820 g Water']], [$nodes['syrup']['flame'], $nodes['syrup']['attention'], $nodes['syrup']['bowls']]);
+        $nodes = array_column(
+            (new FlowDrawing(Shipped::larder()))->draw(
+                $recipe,
+                Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+                new AmountWriter(240, 1),
+            )['nodes'],
+            null,
+            'id',
+        );
+        self::assertSame(
+            [2, 'watch', ['700 g Sugar', '820 g Water']],
+            [$nodes['syrup']['flame'], $nodes['syrup']['attention'], $nodes['syrup']['bowls']],
+        );
         self::assertSame(['Frying oil, 55 mm deep'], $nodes['fry']['bowls']);
         self::assertSame('+ 2', $nodes['dough']['bowls'][3]);
         self::assertSame([0, 'none'], [$nodes['rest']['flame'], $nodes['rest']['attention']]);

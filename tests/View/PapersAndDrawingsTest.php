@@ -65,7 +65,10 @@ final class PapersAndDrawingsTest extends KernelTestCase
         self::assertLessThanOrEqual((float) \count($this->open->kitchen->people), $hands['peak']);
         self::assertGreaterThan(0, $hands['peak']);
         self::assertNotNull($fires['peakAt']);
-        self::assertSame([], (new LoadDrawing())->draw(Plan::unscheduled($this->plan->quantities), $this->open->feast, $this->open->kitchen)['curves']);
+        self::assertSame(
+            [],
+            (new LoadDrawing())->draw(Plan::unscheduled($this->plan->quantities), $this->open->feast, $this->open->kitchen)['curves'],
+        );
     }
 
     public function testThePlateHoldsWhatIsPlanned(): void
@@ -92,8 +95,13 @@ final class PapersAndDrawingsTest extends KernelTestCase
     public function testAStickIsCutIntoPartsAtTrueScale(string $paper, int $page): void
     {
         $vessel = $this->open->kitchen->vessels['great-pot'];
-        $levels = [['label' => 'Cook', 'depthMm' => 300.0, 'what' => 'begin', 'celsius' => 100.0, 'ml' => 1.0], ['label' => 'Cook', 'depthMm' => 298.0, 'what' => 'stop', 'celsius' => 100.0, 'ml' => 1.0]];
-        $sheet = self::getContainer()->get(StickSheet::class)->of(new PotStick($vessel, 'x', Dipstick::marks($vessel->shape), $levels), $paper);
+        $levels = [
+            ['label' => 'Cook', 'depthMm' => 300.0, 'what' => 'begin', 'celsius' => 100.0, 'ml' => 1.0],
+            ['label' => 'Cook', 'depthMm' => 298.0, 'what' => 'stop', 'celsius' => 100.0, 'ml' => 1.0],
+        ];
+        $sheet = self::getContainer()
+            ->get(StickSheet::class)
+            ->of(new PotStick($vessel, 'x', Dipstick::marks($vessel->shape), $levels), $paper);
         self::assertCount((int) ceil(480 / $page), $sheet['parts']);
         self::assertEqualsWithDelta(480, array_sum(array_column($sheet['parts'], 'height')), 1e-6);
         $ticks = array_merge(...array_column($sheet['parts'], 'ticks'));

@@ -26,8 +26,14 @@ final readonly class FryingLoad
     }
 
     /** @return self|null null when this pan cannot fry them within its fill limit */
-    public static function in(Shape $pan, StepFlow $flow, PieceMaking $piece, float $wantedDepthMm, Larder $larder, FillLimits $limits = new FillLimits()): ?self
-    {
+    public static function in(
+        Shape $pan,
+        StepFlow $flow,
+        PieceMaking $piece,
+        float $wantedDepthMm,
+        Larder $larder,
+        FillLimits $limits = new FillLimits(),
+    ): ?self {
         $total = (int) ceil($flow->taken->pieces - 1e-9);
         if ($total < 1) {
             return null;
@@ -38,9 +44,12 @@ final readonly class FryingLoad
         $depth = min($wantedDepthMm, $pan->heightMm());
         while ($depth >= self::SHALLOWEST * $wantedDepthMm) {
             $fatMl = $pan->volumeMl($depth);
-            $fatKg = $fatMl * self::HOT_FAT_DENSITY / 1000;
+            $fatKg = ($fatMl * self::HOT_FAT_DENSITY) / 1000;
             try {
-                $perLoad = min($total, Frying::piecesPerLoad($pan->surfaceM2($depth), \M_PI / 4 * ($piece->widthMm / 1000) ** 2, $fatKg, $pieceKg));
+                $perLoad = min(
+                    $total,
+                    Frying::piecesPerLoad($pan->surfaceM2($depth), (\M_PI / 4) * ($piece->widthMm / 1000) ** 2, $fatKg, $pieceKg),
+                );
             } catch (\DomainException) {
                 return null;
             }

@@ -18,8 +18,14 @@ final class GrainWater
      * @param float $takesPerGram in all, g per g of dry grain
      * @param float $soaked       g per g it has taken before, in the soak
      */
-    public static function kg(float $dryKg, float $takesPerGram, float $soaked, float $boilMinutes, float $netKw, float $waitLossKg = 0.0): float
-    {
-        return $dryKg * max(0.0, $takesPerGram - $soaked) + $boilMinutes * 60 * $netKw / BoilOff::KJ_PER_KG + $waitLossKg;
+    public static function kg(
+        float $dryKg,
+        float $takesPerGram,
+        float $soaked,
+        float $boilMinutes,
+        float $netKw,
+        float $waitLossKg = 0.0,
+    ): float {
+        return $dryKg * max(0.0, $takesPerGram - $soaked) + ($boilMinutes * 60 * $netKw) / BoilOff::KJ_PER_KG + $waitLossKg;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Batch;
 
-/** A recipe grown: k = need / yield, n equal batches, per batch base × (k/n)^e; e is 1 for body, 0.85 for strong spice and salt by convention. */
+/**
+ * A recipe grown: k = need / yield, n equal batches, per batch base × (k/n)^e; e is 1 for body, 0.85 for strong spice and
+ * salt by convention.
+ */
 final class Growing
 {
     public const BODY = 1.0;
@@ -18,8 +21,8 @@ final class Growing
     /** The largest factor at or below a given one at which so many packs come out whole: n packs hold base × k^e. */
     public static function wholePackFactor(float $base, float $factor, float $packGrams, float $exponent = self::BODY): float
     {
-        $packs = max(1.0, floor($base * $factor ** $exponent / $packGrams + 1e-9));
+        $packs = max(1.0, floor(($base * $factor ** $exponent) / $packGrams + 1e-9));
 
-        return ($packs * $packGrams / $base) ** (1 / $exponent);
+        return (($packs * $packGrams) / $base) ** (1 / $exponent);
     }
 }

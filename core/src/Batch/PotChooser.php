@@ -35,13 +35,27 @@ final readonly class PotChooser
      * @param int                   $least     batches there must be, where not all is wanted at once
      * @param array<string, float>  $steam     how many times the recipe's own boil-away goes off here, by step id
      */
-    public function plan(Recipe $recipe, \Closure $factorFor, array $wishes = [], array $inUse = [], int $least = 1, array $steam = []): BatchPlan
-    {
+    public function plan(
+        Recipe $recipe,
+        \Closure $factorFor,
+        array $wishes = [],
+        array $inUse = [],
+        int $least = 1,
+        array $steam = [],
+    ): BatchPlan {
         $least = min(self::MOST_BATCHES, max(1, $least));
         // Doubling would overshoot; but past twenty batches nobody counts single ones.
         $last = null;
         for ($batches = $least; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
-            $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius(), $steam);
+            $ledger = Ledger::follow(
+                $recipe,
+                $this->larder,
+                $factorFor($batches),
+                $batches,
+                $this->kitchen->roomCelsius,
+                $this->kitchen->boilingCelsius(),
+                $steam,
+            );
             $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
             if ([] === $plan->missing) {
                 return $plan;
@@ -68,7 +82,13 @@ final readonly class PotChooser
         $neighbours = $this->neighbours($recipe, $runs);
         $order = $runs;
         // Wishes first, then the hungriest run, so that the big pots go where they are needed.
-        usort($order, static fn (VesselRun $a, VesselRun $b): int => [isset($wishes[$b->id]) ? 1 : 0, $b->needBrimMl] <=> [isset($wishes[$a->id]) ? 1 : 0, $a->needBrimMl]);
+        usort(
+            $order,
+            static fn (VesselRun $a, VesselRun $b): int => [isset($wishes[$b->id]) ? 1 : 0, $b->needBrimMl] <=> [
+                isset($wishes[$a->id]) ? 1 : 0,
+                $a->needBrimMl,
+            ],
+        );
         $chosen = [];
         $missing = [];
         foreach ($order as $run) {
@@ -108,7 +128,7 @@ final readonly class PotChooser
             return new NoPot($run, $run->needBrimMl, 0.0);
         }
         foreach ($this->kitchen->vessels as $vessel) {
-            if (null !== $wish ? $vessel->id !== $wish : ($vessel->kind !== $run->kind || isset($taken[$vessel->id]))) {
+            if (null !== $wish ? $vessel->id !== $wish : $vessel->kind !== $run->kind || isset($taken[$vessel->id])) {
                 continue;
             }
             $largest = max($largest, $vessel->shape->brimfulMl());
@@ -116,7 +136,10 @@ final readonly class PotChooser
             if (null === $choice) {
                 continue;
             }
-            $score = $this->score($choice) * self::USED_PENALTY ** ($inUse[$vessel->id] ?? 0) * ($this->getsHot($choice) ? 1 : self::TOO_WIDE_PENALTY);
+            $score =
+                $this->score($choice) *
+                self::USED_PENALTY ** ($inUse[$vessel->id] ?? 0) *
+                ($this->getsHot($choice) ? 1 : self::TOO_WIDE_PENALTY);
             if ($score < $bestScore) {
                 $best = $choice;
                 $bestScore = $score;
@@ -144,7 +167,8 @@ final readonly class PotChooser
                 $flow = $candidate->step->id === $step->id ? $candidate : $flow;
             }
             $piece = $step->pieces;
-            $frying = null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder, $this->kitchen->fillLimits);
+            $frying =
+                null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder, $this->kitchen->fillLimits);
             if (null === $frying) {
                 return null;
             }
@@ -165,7 +189,9 @@ final readonly class PotChooser
     /** @param array<string, true> $taken */
     private function trySeveral(VesselRun $run, array $taken): ?PotChoice
     {
-        $vessels = array_values(array_filter($this->kitchen->vessels, static fn (Vessel $v): bool => $v->kind === $run->kind && !isset($taken[$v->id])));
+        $vessels = array_values(
+            array_filter($this->kitchen->vessels, static fn (Vessel $v): bool => $v->kind === $run->kind && !isset($taken[$v->id])),
+        );
         usort($vessels, static fn (Vessel $a, Vessel $b): int => $b->shape->brimfulMl() <=> $a->shape->brimfulMl());
         foreach ($vessels as $i => $smallest) {
             // Filled alike, the smallest of them decides.
@@ -209,10 +235,18 @@ final readonly class PotChooser
             $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
             $best = 0.0;
             foreach ($this->kitchen->burners as $burner) {
-                $best = max($best, $flow->heatCap($this->larder)->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)));
+                $best = max(
+                    $best,
+                    $flow
+                        ->heatCap($this->larder)
+                        ->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)),
+                );
             }
             // What only has to get hot may do so under a lid.
-            $openness = Growth::WarmUp === $flow->step->time->growth && $flow->heatCap($this->larder)->maybeCovered() ? OpenPot::LID_ON : OpenPot::UNCOVERED;
+            $openness =
+                Growth::WarmUp === $flow->step->time->growth && $flow->heatCap($this->larder)->maybeCovered()
+                    ? OpenPot::LID_ON
+                    : OpenPot::UNCOVERED;
             if ($best <= $this->kitchen->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
                 return false;
             }

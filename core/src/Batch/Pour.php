@@ -15,7 +15,14 @@ final readonly class Pour
      * @param float $liftKg pot and all that stands in it
      * @param float $roomMl under the limit of the vessel it goes into, when all is in
      */
-    public function __construct(public Step $step, public Vessel $from, public Vessel $into, public float $liftKg, public float $celsius, public Lifting $who, public float $roomMl)
-    {
+    public function __construct(
+        public Step $step,
+        public Vessel $from,
+        public Vessel $into,
+        public float $liftKg,
+        public float $celsius,
+        public Lifting $who,
+        public float $roomMl,
+    ) {
     }
 }

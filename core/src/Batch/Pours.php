@@ -27,7 +27,15 @@ final class Pours
                 }
                 $standing = $plan->ledger->flow($source)->gives;
                 $kg = $from->vessel()->emptyKg + $standing->massGrams() / \count($from->vessels) / 1000;
-                $pours[] = new Pour($flow->step, $from->vessel(), $into->vessel(), $kg, $standing->celsius, Lifting::of($kg, $liftKg, $standing->celsius >= self::SCALDING), $into->limitMl() - $into->fullestMl);
+                $pours[] = new Pour(
+                    $flow->step,
+                    $from->vessel(),
+                    $into->vessel(),
+                    $kg,
+                    $standing->celsius,
+                    Lifting::of($kg, $liftKg, $standing->celsius >= self::SCALDING),
+                    $into->limitMl() - $into->fullestMl,
+                );
             }
         }
 

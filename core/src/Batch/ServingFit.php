@@ -33,12 +33,24 @@ final class ServingFit
         $needed = $pieces ? $planned->demand->total : $contents->volumeMl($larder) * $times;
         $width = 0.0;
         foreach ($planned->dish->recipe->steps as $step) {
-            $width = max($width, null === $step->pieces ? 0.0 : ($step->pieces->widthMm > 0 ? $step->pieces->widthMm : Ball::diameterMm($step->pieces->grams, 1.2)));
+            $width = max(
+                $width,
+                null === $step->pieces
+                    ? 0.0
+                    : ($step->pieces->widthMm > 0
+                        ? $step->pieces->widthMm
+                        : Ball::diameterMm($step->pieces->grams, 1.2)),
+            );
         }
         $holds = static fn (Vessel $v): float => $pieces
-            ? floor(self::COVERED * $v->shape->surfaceM2($v->shape->heightMm()) * 1e6 / (\M_PI / 4 * max(15.0, $width) ** 2))
+            ? floor((self::COVERED * $v->shape->surfaceM2($v->shape->heightMm()) * 1e6) / ((\M_PI / 4) * max(15.0, $width) ** 2))
             : FillLimit::Rest->share() * $v->shape->brimfulMl();
-        $free = array_values(array_filter($vessels, static fn (Vessel $v): bool => VesselKind::Serving === $v->kind && $pieces === $v->shape->heightMm() <= self::SHALLOW_MM));
+        $free = array_values(
+            array_filter(
+                $vessels,
+                static fn (Vessel $v): bool => VesselKind::Serving === $v->kind && $pieces === $v->shape->heightMm() <= self::SHALLOW_MM,
+            ),
+        );
         usort($free, static fn (Vessel $a, Vessel $b): int => $holds($b) <=> $holds($a));
         $used = [];
         $rest = $needed;

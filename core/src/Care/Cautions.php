@@ -34,7 +34,11 @@ final readonly class Cautions
     {
         $cautions = [...$this->heat($flow), ...$this->weight($flow, $liftLimitKg)];
         if (\in_array($flow->step->process, [Process::Cool, Process::Chill], true) && $this->spoils($flow)) {
-            $cautions[] = new Caution(Danger::Lukewarm, 'Milk and starch must not stand lukewarm: through 60 to 21 °C within two hours, cold within four more. Local food rules come first.');
+            $cautions[] = new Caution(
+                Danger::Lukewarm,
+                'Milk and starch must not stand lukewarm: through 60 to 21 °C within two hours, cold within four more. Local food '.
+                    'rules come first.',
+            );
         }
 
         return [...$cautions, ...$this->things($flow)];
@@ -49,20 +53,53 @@ final readonly class Cautions
         $sugar = $flow->gives->sugarGrams($this->larder) / $mass;
         $fat = $flow->gives->fatGrams($this->larder) / $mass;
         // A syrup a little above boiling, or anything sweet far above it.
-        $burns = ($sugar >= self::SUGAR_SHARE && $hottest >= self::SUGAR_CELSIUS) || ($sugar >= self::SWEET_SHARE && $hottest >= self::FAT_CELSIUS);
+        $burns =
+            ($sugar >= self::SUGAR_SHARE && $hottest >= self::SUGAR_CELSIUS)
+            || ($sugar >= self::SWEET_SHARE && $hottest >= self::FAT_CELSIUS);
         $isSyrup = $burns && AttentionKind::None !== $step->attention->kind;
 
-        return array_values(array_filter([
-            Process::Pressure === $step->process ? new Caution(Danger::Pressure, 'Never fill above the mark, keep the vent clear, and open only when the pressure has fallen by itself.') : null,
-            $isSyrup || Process::Syrup === $step->process ? new Caution(Danger::HotSugar, 'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.') : null,
-            null !== $step->fryingFat() || Process::FryGarnish === $step->process || Process::HotFat === $step->process || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS)
-                ? new Caution(Danger::HotFat, 'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.') : null,
-            \in_array($step->process, [Process::Boil, Process::Reduce, Process::Simmer], true) && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->flame
-                ? new Caution(Danger::BoilOver, 'It climbs fast once it simmers. Leave headroom and do not turn away.') : null,
-            Process::Merge === $step->process && $flow->taken->celsius >= 70 ? new Caution(Danger::Splash, 'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.') : null,
-            Process::StirToBall === $step->process ? new Caution(Danger::Splash, 'The thick mass spits. Cover the arm, use a long spoon.') : null,
-            Process::Steam === $step->process ? new Caution(Danger::Steam, 'Lift the lid away from you: steam scalds. See that the water below does not run dry.') : null,
-        ]));
+        return array_values(
+            array_filter([
+                Process::Pressure === $step->process
+                    ? new Caution(
+                        Danger::Pressure,
+                        'Never fill above the mark, keep the vent clear, and open only when the pressure has fallen by itself.',
+                    )
+                    : null,
+                $isSyrup || Process::Syrup === $step->process
+                    ? new Caution(
+                        Danger::HotSugar,
+                        'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.',
+                    )
+                    : null,
+                null !== $step->fryingFat()
+                || Process::FryGarnish === $step->process
+                || Process::HotFat === $step->process
+                || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS)
+                    ? new Caution(
+                        Danger::HotFat,
+                        'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
+                    )
+                    : null,
+                \in_array($step->process, [Process::Boil, Process::Reduce, Process::Simmer], true)
+                && $hottest >= self::BOIL_CELSIUS
+                && Flame::None !== $step->flame
+                    ? new Caution(Danger::BoilOver, 'It climbs fast once it simmers. Leave headroom and do not turn away.')
+                    : null,
+                Process::Merge === $step->process && $flow->taken->celsius >= 70
+                    ? new Caution(
+                        Danger::Splash,
+                        'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.',
+                    )
+                    : null,
+                Process::StirToBall === $step->process
+                    ? new Caution(Danger::Splash, 'The thick mass spits. Cover the arm, use a long spoon.')
+                    : null,
+                Process::Steam === $step->process
+                    ? new Caution(Danger::Steam, 'Lift the lid away from you: steam scalds. See that the water below does not run dry.')
+                    : null,
+            ]),
+        );
     }
 
     /** @return list<Caution> */
@@ -71,7 +108,11 @@ final readonly class Cautions
         $kg = $flow->taken->massGrams() / 1000;
 
         return null !== $flow->step->vessel && $kg > $limit
-            ? [new Caution(Danger::Lifting, '{kg} kg without the pot: two people lift, or ladle it out. Boiling, only half as much.', ['kg' => round($kg)])]
+            ? [
+                new Caution(Danger::Lifting, '{kg} kg without the pot: two people lift, or ladle it out. Boiling, only half as much.', [
+                    'kg' => round($kg),
+                ]),
+            ]
             : [];
     }
 
@@ -82,10 +123,23 @@ final readonly class Cautions
         foreach ($flow->bowls as $bowl) {
             $ingredient = $this->larder->get($bowl->ingredient);
             $cautions[] = match (true) {
-                Diet::Animal === $ingredient->diet && 'honey' === $ingredient->id => new Caution(Danger::Honey, 'No honey for babies under one year.'),
+                Diet::Animal === $ingredient->diet && 'honey' === $ingredient->id => new Caution(
+                    Danger::Honey,
+                    'No honey for babies under one year.',
+                ),
                 'poppy-seed' === $ingredient->id => new Caution(Danger::Law, 'Poppy seed is restricted by law in some places.'),
-                \in_array($ingredient->id, ['camphor', 'silver-leaf'], true) => new Caution(Danger::Grade, '{name}: edible grade only.', ['name' => $ingredient->name]),
-                \in_array($flow->step->process, [Process::FryGarnish, Process::Garnish, Process::MixIn], true) && \in_array($ingredient->id, ['cashews', 'almonds', 'peanuts', 'pistachios', 'walnuts'], true) => new Caution(Danger::Choking, 'Whole nuts are not for small children: chop or leave off.'),
+                \in_array($ingredient->id, ['camphor', 'silver-leaf'], true) => new Caution(
+                    Danger::Grade,
+                    '{name}: edible grade only.',
+                    [
+                        'name' => $ingredient->name,
+                    ],
+                ),
+                \in_array($flow->step->process, [Process::FryGarnish, Process::Garnish, Process::MixIn], true)
+                    && \in_array($ingredient->id, ['cashews', 'almonds', 'peanuts', 'pistachios', 'walnuts'], true) => new Caution(
+                        Danger::Choking,
+                        'Whole nuts are not for small children: chop or leave off.',
+                    ),
                 default => null,
             };
         }
@@ -97,7 +151,7 @@ final readonly class Cautions
     {
         foreach (array_keys($flow->taken->grams) as $id) {
             $ingredient = $this->larder->get($id);
-            if (Diet::Dairy === $ingredient->diet && $ingredient->composition->water > 0.2 || null !== $ingredient->cooked) {
+            if ((Diet::Dairy === $ingredient->diet && $ingredient->composition->water > 0.2) || null !== $ingredient->cooked) {
                 return true;
             }
         }

@@ -42,7 +42,13 @@ final readonly class DietGrid
      */
     public function withNothing(Feast $feast, array $grid): array
     {
-        return array_values(array_filter($feast->groups, static fn (Group $g): bool => [] !== $feast->dishes && [] === array_filter($feast->dishes, static fn (Dish $d): bool => [] === $grid[$d->id][$g->id])));
+        return array_values(
+            array_filter(
+                $feast->groups,
+                static fn (Group $g): bool => [] !== $feast->dishes
+                    && [] === array_filter($feast->dishes, static fn (Dish $d): bool => [] === $grid[$d->id][$g->id]),
+            ),
+        );
     }
 
     /**
@@ -52,8 +58,17 @@ final readonly class DietGrid
      */
     public function order(Feast $feast): array
     {
-        $rows = array_map(fn (Dish $d): array => ['dish' => $d, 'allergens' => (new Sources($this->larder))->allergens($d->recipe)], $feast->dishes);
-        usort($rows, static fn (array $a, array $b): int => [\count($a['allergens']), $a['dish']->letter] <=> [\count($b['allergens']), $b['dish']->letter]);
+        $rows = array_map(
+            fn (Dish $d): array => ['dish' => $d, 'allergens' => (new Sources($this->larder))->allergens($d->recipe)],
+            $feast->dishes,
+        );
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [\count($a['allergens']), $a['dish']->letter] <=> [
+                \count($b['allergens']),
+                $b['dish']->letter,
+            ],
+        );
 
         return $rows;
     }
@@ -78,7 +93,12 @@ final readonly class DietGrid
                 };
                 if ($hit) {
                     $substitute = null === $without ? null : $source->ingredient?->substitute($without);
-                    $culprits[] = new Culprit($source, $rule->name ?? 'without '.$avoid, null === $substitute ? null : $this->larder->get($substitute->ingredient), $substitute->caution ?? '');
+                    $culprits[] = new Culprit(
+                        $source,
+                        $rule->name ?? 'without '.$avoid,
+                        null === $substitute ? null : $this->larder->get($substitute->ingredient),
+                        $substitute->caution ?? '',
+                    );
                     break;
                 }
             }

@@ -22,7 +22,12 @@ final readonly class Sources
             foreach ($step->takes as $take) {
                 if (null !== $take->ingredient) {
                     $ingredient = $this->larder->get($take->ingredient);
-                    $sources[$through.'/'.$ingredient->id] = new Source($ingredient, $ingredient->name, $ingredient->allergens, $through);
+                    $sources[$through.'/'.$ingredient->id] = new Source(
+                        $ingredient,
+                        $ingredient->name,
+                        $ingredient->allergens,
+                        $through,
+                    );
                 } elseif (null !== $take->base) {
                     $base = $recipe->bases[$take->base];
                     $bought = $recipe->buys($take->base) ? $base->base : null;
@@ -33,7 +38,12 @@ final readonly class Sources
                         continue;
                     }
                     $ingredient = null === $bought->bought ? null : $this->larder->get($bought->bought);
-                    $sources['bought/'.$take->base] = new Source($ingredient, $ingredient->name ?? $base->name, array_values(array_unique([...($ingredient->allergens ?? []), ...$bought->allergens])), $base->name);
+                    $sources['bought/'.$take->base] = new Source(
+                        $ingredient,
+                        $ingredient->name ?? $base->name,
+                        array_values(array_unique([...$ingredient->allergens ?? [], ...$bought->allergens])),
+                        $base->name,
+                    );
                 }
             }
         }
@@ -44,7 +54,9 @@ final readonly class Sources
     /** @return list<string> by name */
     public function allergens(Recipe $recipe): array
     {
-        $allergens = array_values(array_unique(array_merge(...array_map(static fn (Source $s): array => $s->allergens, $this->of($recipe)))));
+        $allergens = array_values(
+            array_unique(array_merge(...array_map(static fn (Source $s): array => $s->allergens, $this->of($recipe)))),
+        );
         sort($allergens);
 
         return $allergens;

@@ -31,17 +31,35 @@ final readonly class BalanceCheck implements Check
             if ([] === $flow->outputs) {
                 continue;
             }
-            foreach (['water' => fn (Contents $c): float => $c->waterGrams($this->larder), 'sugar' => fn (Contents $c): float => $c->sugarGrams($this->larder), 'fat' => fn (Contents $c): float => $c->fatGrams($this->larder)] as $what => $of) {
+            foreach (
+                [
+                    'water' => fn (Contents $c): float => $c->waterGrams($this->larder),
+                    'sugar' => fn (Contents $c): float => $c->sugarGrams($this->larder),
+                    'fat' => fn (Contents $c): float => $c->fatGrams($this->larder),
+                ] as $what => $of
+            ) {
                 $in = $of($flow->gives);
                 $out = array_sum(array_map($of, $flow->outputs));
                 if ($out > self::TOLERANCE * $in + self::TRACE) {
-                    $findings[] = new Finding(Severity::Error, $flow->step->id, 'Its outputs hold {out} g of {what}, but only {in} g are there.', 'Change the shares, or what they have become.', ['what' => $what, 'in' => round($in), 'out' => round($out)]);
+                    $findings[] = new Finding(
+                        Severity::Error,
+                        $flow->step->id,
+                        'Its outputs hold {out} g of {what}, but only {in} g are there.',
+                        'Change the shares, or what they have become.',
+                        ['what' => $what, 'in' => round($in), 'out' => round($out)],
+                    );
                 }
             }
         }
         $portions = ($recipe->portion->countsPieces ? $ledger->yieldPieces() : $ledger->yieldGrams()) / $recipe->portion->amount;
         if ($portions < self::LEAST_PORTIONS) {
-            $findings[] = new Finding(Severity::Warning, $recipe->lastStep, 'The recipe makes {portions} of a portion.', 'Check the amounts and the portion.', ['portions' => round($portions, 2)]);
+            $findings[] = new Finding(
+                Severity::Warning,
+                $recipe->lastStep,
+                'The recipe makes {portions} of a portion.',
+                'Check the amounts and the portion.',
+                ['portions' => round($portions, 2)],
+            );
         }
 
         return $findings;

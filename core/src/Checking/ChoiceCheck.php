@@ -21,16 +21,32 @@ final readonly class ChoiceCheck implements Check
         foreach ($recipe->swaps as $swap) {
             $name = $this->larder->get($swap->ingredient)->name;
             if (null === $swap->by) {
-                $findings[] = new Finding(Severity::Error, $swap->step, 'Nothing is known that replaces {name} without {without}.', 'Leave the dish off that group\'s plate, or tell the larder what stands in for it.', ['name' => $name, 'without' => $swap->without->value]);
+                $findings[] = new Finding(
+                    Severity::Error,
+                    $swap->step,
+                    'Nothing is known that replaces {name} without {without}.',
+                    'Leave the dish off that group\'s plate, or tell the larder what stands in for it.',
+                    ['name' => $name, 'without' => $swap->without->value],
+                );
             } elseif ('' !== $swap->by->caution) {
-                $findings[] = new Finding(Severity::Warning, $swap->step, '{name} is replaced by {by}.', '{caution}', ['name' => $name, 'by' => $this->larder->get($swap->by->ingredient)->name, 'caution' => $swap->by->caution]);
+                $findings[] = new Finding(Severity::Warning, $swap->step, '{name} is replaced by {by}.', '{caution}', [
+                    'name' => $name,
+                    'by' => $this->larder->get($swap->by->ingredient)->name,
+                    'caution' => $swap->by->caution,
+                ]);
             }
         }
         foreach ($recipe->steps as $step) {
             foreach ($step->bases() as $slug) {
                 $base = $recipe->bases[$slug] ?? null;
                 if (null !== $base && $recipe->buys($slug) && !($base->base->labelRead ?? true)) {
-                    $findings[] = new Finding(Severity::Warning, $step->id, 'Nobody has said what the label of the bought "{base}" declares.', 'Read it for allergens and write them into that recipe.', ['base' => $base->name]);
+                    $findings[] = new Finding(
+                        Severity::Warning,
+                        $step->id,
+                        'Nobody has said what the label of the bought "{base}" declares.',
+                        'Read it for allergens and write them into that recipe.',
+                        ['base' => $base->name],
+                    );
                 }
             }
         }

@@ -32,14 +32,35 @@ final class CueCheck implements Check
         $done = array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind);
         $findings = [];
         if ([] !== $done && [] === array_filter($done, static fn (Cue $c): bool => !$c->tasting)) {
-            $findings[] = new Finding(Severity::Warning, $step->id, 'The only sign that it is done is its taste.', 'Add a sign that can be seen, felt, weighed or heard, for those who do not taste before the offering.');
+            $findings[] = new Finding(
+                Severity::Warning,
+                $step->id,
+                'The only sign that it is done is its taste.',
+                'Add a sign that can be seen, felt, weighed or heard, for those who do not taste before the offering.',
+            );
         }
-        if (AttentionKind::Constant === $step->attention->kind && Flame::None !== $step->flame && [] === $done && TargetKind::None === $step->target->kind) {
-            $findings[] = new Finding(Severity::Warning, $step->id, 'It is never left, but nothing says when it is done.', 'Add the sign by which a cook stops.');
+        if (
+            AttentionKind::Constant === $step->attention->kind
+            && Flame::None !== $step->flame
+            && [] === $done
+            && TargetKind::None === $step->target->kind
+        ) {
+            $findings[] = new Finding(
+                Severity::Warning,
+                $step->id,
+                'It is never left, but nothing says when it is done.',
+                'Add the sign by which a cook stops.',
+            );
         }
         foreach ($step->cues as $cue) {
             if (CueKind::Wrong === $cue->kind && '' === $cue->rescue) {
-                $findings[] = new Finding(Severity::Warning, $step->id, '"{sign}" has no rescue.', 'Say what helps, or that nothing does.', ['sign' => $cue->sign]);
+                $findings[] = new Finding(
+                    Severity::Warning,
+                    $step->id,
+                    '"{sign}" has no rescue.',
+                    'Say what helps, or that nothing does.',
+                    ['sign' => $cue->sign],
+                );
             }
         }
 

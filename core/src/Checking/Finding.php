@@ -10,8 +10,13 @@ use FeastLadle\Document\Placeholders;
 final readonly class Finding
 {
     /** @param array<string, string|int|float> $values */
-    public function __construct(public Severity $severity, public string $step, public string $reason, public string $advice, public array $values = [])
-    {
+    public function __construct(
+        public Severity $severity,
+        public string $step,
+        public string $reason,
+        public string $advice,
+        public array $values = [],
+    ) {
     }
 
     public function reasonText(): string

@@ -41,7 +41,9 @@ final class HandsCheck implements Check
             return [new Finding(Severity::Error, $step->id, 'Hot fat is left alone.', 'Frying needs constant attention.')];
         }
         if (Process::Merge === $step->process && Flame::None !== $step->flame) {
-            return [new Finding(Severity::Error, $step->id, 'A hot pour is left alone.', 'It needs constant attention, better of two people.')];
+            return [
+                new Finding(Severity::Error, $step->id, 'A hot pour is left alone.', 'It needs constant attention, better of two people.'),
+            ];
         }
 
         return [];
@@ -52,13 +54,37 @@ final class HandsCheck implements Check
     {
         $findings = [];
         if (Process::HotFat === $step->process && $step->attention->people < 2) {
-            $findings[] = new Finding(Severity::Error, $step->id, 'Hot fat is ladled into a boiling mass by one person.', 'It needs two: one stirs without a pause, one ladles.');
+            $findings[] = new Finding(
+                Severity::Error,
+                $step->id,
+                'Hot fat is ladled into a boiling mass by one person.',
+                'It needs two: one stirs without a pause, one ladles.',
+            );
         }
-        if (Skill::Child === $step->attention->skill && AttentionKind::None !== $step->attention->kind && (Flame::None !== $step->flame || \in_array($step->process, [Process::Dunk, Process::Merge], true))) {
-            $findings[] = new Finding(Severity::Error, $step->id, 'A child would stand at the fire.', 'Give it to a grown-up; children peel, roll and garnish.');
+        if (
+            Skill::Child === $step->attention->skill
+            && AttentionKind::None !== $step->attention->kind
+            && (Flame::None !== $step->flame || \in_array($step->process, [Process::Dunk, Process::Merge], true))
+        ) {
+            $findings[] = new Finding(
+                Severity::Error,
+                $step->id,
+                'A child would stand at the fire.',
+                'Give it to a grown-up; children peel, roll and garnish.',
+            );
         }
-        if (Process::StirToBall === $step->process && $step->time->likelyMinutes > self::LONGEST_TURN && 0 === $step->attention->turnMinutes) {
-            $findings[] = new Finding(Severity::Warning, $step->id, 'It is stirred hard for {minutes} min without anyone taking over.', 'Say after how many minutes the spoon goes on to the next.', ['minutes' => round($step->time->likelyMinutes)]);
+        if (
+            Process::StirToBall === $step->process
+            && $step->time->likelyMinutes > self::LONGEST_TURN
+            && 0 === $step->attention->turnMinutes
+        ) {
+            $findings[] = new Finding(
+                Severity::Warning,
+                $step->id,
+                'It is stirred hard for {minutes} min without anyone taking over.',
+                'Say after how many minutes the spoon goes on to the next.',
+                ['minutes' => round($step->time->likelyMinutes)],
+            );
         }
 
         return $findings;
@@ -74,7 +100,13 @@ final class HandsCheck implements Check
             }
             $waits = array_filter($step->ties, static fn ($t): bool => $t->after === $source && $t->minMinutes >= self::PRESSURE_FALLS);
             if ([] === $waits) {
-                $findings[] = new Finding(Severity::Error, $step->id, 'The cooker would be opened under pressure.', 'Tie it to "{source}" with at least {min} min, until the pressure has fallen by itself.', ['source' => $recipe->step($source)->title, 'min' => self::PRESSURE_FALLS]);
+                $findings[] = new Finding(
+                    Severity::Error,
+                    $step->id,
+                    'The cooker would be opened under pressure.',
+                    'Tie it to "{source}" with at least {min} min, until the pressure has fallen by itself.',
+                    ['source' => $recipe->step($source)->title, 'min' => self::PRESSURE_FALLS],
+                );
             }
         }
 

@@ -17,7 +17,13 @@ final class KeepingCheck implements Check
             foreach ($step->ties as $tie) {
                 $keeps = $recipe->step($tie->after)->keeping?->minutes;
                 if (null !== $keeps && $tie->minMinutes > $keeps && \in_array($tie->after, $step->sources(), true)) {
-                    $findings[] = new Finding(Severity::Error, $step->id, 'It must wait {min} min after "{after}", which keeps only {keeps} min.', 'Shorten the wait, or say that it keeps longer.', ['min' => $tie->minMinutes, 'after' => $recipe->step($tie->after)->title, 'keeps' => $keeps]);
+                    $findings[] = new Finding(
+                        Severity::Error,
+                        $step->id,
+                        'It must wait {min} min after "{after}", which keeps only {keeps} min.',
+                        'Shorten the wait, or say that it keeps longer.',
+                        ['min' => $tie->minMinutes, 'after' => $recipe->step($tie->after)->title, 'keeps' => $keeps],
+                    );
                 }
             }
         }

@@ -23,7 +23,11 @@ final readonly class RecipeChecker
         foreach ($this->checks() as $check) {
             array_push($findings, ...$check->check($recipe, $ledger));
         }
-        usort($findings, static fn (Finding $a, Finding $b): int => (Severity::Error === $b->severity ? 1 : 0) <=> (Severity::Error === $a->severity ? 1 : 0));
+        usort(
+            $findings,
+            static fn (Finding $a, Finding $b): int => (Severity::Error === $b->severity ? 1 : 0) <=>
+                (Severity::Error === $a->severity ? 1 : 0),
+        );
 
         return $findings;
     }
@@ -31,6 +35,16 @@ final readonly class RecipeChecker
     /** @return list<Check> */
     private function checks(): array
     {
-        return [new TieCheck(), new TargetCheck($this->larder), new BalanceCheck($this->larder), new WarmthCheck($this->larder), new HandsCheck(), new CueCheck(), new KeepingCheck(), new ChoiceCheck($this->larder), new SandCheck($this->larder)];
+        return [
+            new TieCheck(),
+            new TargetCheck($this->larder),
+            new BalanceCheck($this->larder),
+            new WarmthCheck($this->larder),
+            new HandsCheck(),
+            new CueCheck(),
+            new KeepingCheck(),
+            new ChoiceCheck($this->larder),
+            new SandCheck($this->larder),
+        ];
     }
 }

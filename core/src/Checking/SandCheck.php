@@ -30,7 +30,15 @@ final readonly class SandCheck implements Check
             }
             $lactose = $this->lactose($ledger->flow($step->id));
             if ($lactose > self::LIMIT) {
-                return [new Finding(Severity::Warning, $step->id, 'Cold, it turns sandy in time: {lactose} g of milk sugar in 100 g of its water, above {limit}.', 'Boil it down less, eat it the same day, or keep it warm.', ['lactose' => round($lactose, 1), 'limit' => self::LIMIT])];
+                return [
+                    new Finding(
+                        Severity::Warning,
+                        $step->id,
+                        'Cold, it turns sandy in time: {lactose} g of milk sugar in 100 g of its water, above {limit}.',
+                        'Boil it down less, eat it the same day, or keep it warm.',
+                        ['lactose' => round($lactose, 1), 'limit' => self::LIMIT],
+                    ),
+                ];
             }
         }
 
@@ -49,6 +57,6 @@ final readonly class SandCheck implements Check
         }
         $water = $flow->gives->waterGrams($this->larder);
 
-        return $water > 0 ? 100 * $lactose / $water : 0.0;
+        return $water > 0 ? (100 * $lactose) / $water : 0.0;
     }
 }

@@ -44,12 +44,32 @@ final readonly class TargetCheck implements Check
         }
         $sugar = $flow->taken->sugarGrams($this->larder);
         if ($sugar <= 0.0) {
-            return [new Finding(Severity::Error, $step->id, 'A syrup stage is wanted, but there is no sugar in the pot.', 'Add sugar, or another target.')];
+            return [
+                new Finding(
+                    Severity::Error,
+                    $step->id,
+                    'A syrup stage is wanted, but there is no sugar in the pot.',
+                    'Add sugar, or another target.',
+                ),
+            ];
         }
         $water = $flow->taken->waterGrams($this->larder);
         $left = SugarRise::waterLeftGrams($sugar, $step->target->stage->aimRise());
         if ($left > $water) {
-            return [new Finding(Severity::Error, $step->id, 'The syrup is past "{stage}" before it boils: that stage holds {left} g of water, the pot {water} g.', 'Add at least {missing} g of water.', ['stage' => $step->target->stage->value, 'left' => round($left), 'water' => round($water), 'missing' => ceil($left - $water)])];
+            return [
+                new Finding(
+                    Severity::Error,
+                    $step->id,
+                    'The syrup is past "{stage}" before it boils: that stage holds {left} g of water, the pot {water} g.',
+                    'Add at least {missing} g of water.',
+                    [
+                        'stage' => $step->target->stage->value,
+                        'left' => round($left),
+                        'water' => round($water),
+                        'missing' => ceil($left - $water),
+                    ],
+                ),
+            ];
         }
 
         return [];
@@ -65,7 +85,15 @@ final readonly class TargetCheck implements Check
         $water = $flow->taken->waterGrams($this->larder);
         $off = $flow->taken->waterToVolumeShare($share, $this->larder);
         if ($off > self::WATER_THAT_LEAVES * $water) {
-            return [new Finding(Severity::Error, $flow->step->id, 'To fall to {percent} % of its volume, {off} g of water would have to leave; there are {water} g.', 'Choose a higher share.', ['percent' => round(100 * $share), 'off' => round($off), 'water' => round($water)])];
+            return [
+                new Finding(
+                    Severity::Error,
+                    $flow->step->id,
+                    'To fall to {percent} % of its volume, {off} g of water would have to leave; there are {water} g.',
+                    'Choose a higher share.',
+                    ['percent' => round(100 * $share), 'off' => round($off), 'water' => round($water)],
+                ),
+            ];
         }
 
         return [];
@@ -88,9 +116,17 @@ final readonly class TargetCheck implements Check
         if ($water < self::LITTLE_WATER * $mass) {
             return [];
         }
-        $boils = 100 + SugarRise::kelvin(100 * $sugar / max(1e-9, $water + $sugar));
+        $boils = 100 + SugarRise::kelvin((100 * $sugar) / max(1e-9, $water + $sugar));
         if ($step->target->value > $boils + 1.5) {
-            return [new Finding(Severity::Error, $step->id, 'It is to reach {wanted} °C, but what is in the pot boils at {boils} °C.', 'Boil water off first, with a stage as its target, or choose a lower temperature.', ['wanted' => round($step->target->value), 'boils' => round($boils)])];
+            return [
+                new Finding(
+                    Severity::Error,
+                    $step->id,
+                    'It is to reach {wanted} °C, but what is in the pot boils at {boils} °C.',
+                    'Boil water off first, with a stage as its target, or choose a lower temperature.',
+                    ['wanted' => round($step->target->value), 'boils' => round($boils)],
+                ),
+            ];
         }
 
         return [];

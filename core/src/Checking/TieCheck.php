@@ -28,14 +28,34 @@ final class TieCheck implements Check
         $links = [];
         foreach ($recipe->steps as $step) {
             // The shortest a step can be gives ties the best chance; a law may be very quick.
-            $activities[$step->id] = new Activity($step->id, DurationRange::exactly((int) floor($step->time->growth->isLaw() ? 1 : $step->time->minMinutes)), [], 0, self::HORIZON, null);
+            $activities[$step->id] = new Activity(
+                $step->id,
+                DurationRange::exactly((int) floor($step->time->growth->isLaw() ? 1 : $step->time->minMinutes)),
+                [],
+                0,
+                self::HORIZON,
+                null,
+            );
             array_push($links, ...$this->linksOf($recipe, $step));
         }
-        $conflicts = (new Propagation(new Network(new Problem(0, self::HORIZON, 60, [], $activities, $links, [], Objective::justInTime()))))->conflicts;
+        $conflicts = (new Propagation(new Network(new Problem(0, self::HORIZON, 60, [], $activities, $links, [], Objective::justInTime()))))
+            ->conflicts;
 
-        return array_map(static fn ($conflict): Finding => new Finding(Severity::Error, $conflict->activities[0] ?? $recipe->lastStep, 'These cannot all keep their ties: {steps}.', 'Lengthen the longest gap of one of them, or shorten what lies between.', [
-            'steps' => implode(', ', array_map(static fn (string $id): string => '"'.$recipe->step($id)->title.'"', $conflict->activities)),
-        ]), $conflicts);
+        return array_map(
+            static fn ($conflict): Finding => new Finding(
+                Severity::Error,
+                $conflict->activities[0] ?? $recipe->lastStep,
+                'These cannot all keep their ties: {steps}.',
+                'Lengthen the longest gap of one of them, or shorten what lies between.',
+                [
+                    'steps' => implode(
+                        ', ',
+                        array_map(static fn (string $id): string => '"'.$recipe->step($id)->title.'"', $conflict->activities),
+                    ),
+                ],
+            ),
+            $conflicts,
+        );
     }
 
     /** @return list<Link> */
@@ -47,7 +67,11 @@ final class TieCheck implements Check
                 continue;
             }
             if ($take->manner->straightOn) {
-                array_push($links, new Link($take->fromStep, $step->id, 0, null, LinkType::StartToStart), new Link($take->fromStep, $step->id, 0, null, LinkType::EndToEnd));
+                array_push(
+                    $links,
+                    new Link($take->fromStep, $step->id, 0, null, LinkType::StartToStart),
+                    new Link($take->fromStep, $step->id, 0, null, LinkType::EndToEnd),
+                );
             } else {
                 $links[] = new Link($take->fromStep, $step->id, 0, $recipe->step($take->fromStep)->keeping?->minutes);
             }

@@ -56,15 +56,40 @@ final readonly class WarmthCheck implements Check
         $values = ['source' => $source->title, 'is' => round($celsius), 'least' => round($wants->least), 'most' => round($wants->most)];
         [$shortest, $longest] = $this->wait($step, $source);
         if ($celsius < $wants->least - 1) {
-            return [new Finding(Severity::Warning, $step->id, '"{source}" comes at {is} °C; this way wants at least {least} °C.', 'Warm it first, or choose another way of joining them.', $values)];
+            return [
+                new Finding(
+                    Severity::Warning,
+                    $step->id,
+                    '"{source}" comes at {is} °C; this way wants at least {least} °C.',
+                    'Warm it first, or choose another way of joining them.',
+                    $values,
+                ),
+            ];
         }
         // What is too hot cools while it waits, if it is made to wait.
         if ($celsius > $wants->most + 1 && 0 === $shortest) {
-            return [new Finding(Severity::Warning, $step->id, '"{source}" comes at {is} °C; this way wants at most {most} °C.', 'Let it cool first: a step of cooling, or a tie with a shortest wait.', $values)];
+            return [
+                new Finding(
+                    Severity::Warning,
+                    $step->id,
+                    '"{source}" comes at {is} °C; this way wants at most {most} °C.',
+                    'Let it cool first: a step of cooling, or a tie with a shortest wait.',
+                    $values,
+                ),
+            ];
         }
-        $warm = KeepingPlace::Warm === $source->keeping?->place || Flame::None !== $step->flame && $step->vessel?->continues === $source->id;
+        $warm =
+            KeepingPlace::Warm === $source->keeping?->place || (Flame::None !== $step->flame && $step->vessel?->continues === $source->id);
         if ($wants->least >= self::HOT && !$warm && (null === $longest || $longest > self::STAYS_HOT)) {
-            return [new Finding(Severity::Warning, $step->id, 'Nothing keeps "{source}" hot until it is wanted at {least} °C.', 'Tie it: so many minutes at most after "{source}".', $values)];
+            return [
+                new Finding(
+                    Severity::Warning,
+                    $step->id,
+                    'Nothing keeps "{source}" hot until it is wanted at {least} °C.',
+                    'Tie it: so many minutes at most after "{source}".',
+                    $values,
+                ),
+            ];
         }
 
         return [];
@@ -99,7 +124,13 @@ final readonly class WarmthCheck implements Check
         foreach ($flow->taken->grams as $id => $grams) {
             $ingredient = $this->larder->get($id);
             if (null !== $ingredient->mostCelsius && $grams > 0 && $hottest > $ingredient->mostCelsius + 0.5) {
-                $findings[$id] = new Finding(Severity::Warning, $flow->step->id, '{name} splits above {most} °C; here it reaches {is} °C.', 'Put it in later, off the flame or on the lowest one.', ['name' => $ingredient->name, 'most' => round($ingredient->mostCelsius), 'is' => round($hottest)]);
+                $findings[$id] = new Finding(
+                    Severity::Warning,
+                    $flow->step->id,
+                    '{name} splits above {most} °C; here it reaches {is} °C.',
+                    'Put it in later, off the flame or on the lowest one.',
+                    ['name' => $ingredient->name, 'most' => round($ingredient->mostCelsius), 'is' => round($hottest)],
+                );
             }
         }
 

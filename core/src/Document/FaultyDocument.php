@@ -22,6 +22,14 @@ final class FaultyDocument extends \RuntimeException
     /** The same faults as they are seen from one part of the document; what is wrong elsewhere keeps its place. */
     public function under(string $pointer): self
     {
-        return new self($this->document, array_map(static fn (Fault $fault): Fault => str_starts_with($fault->pointer.'/', $pointer.'/') ? new Fault(substr($fault->pointer, \strlen($pointer)), $fault->template, $fault->values) : $fault, $this->faults));
+        return new self(
+            $this->document,
+            array_map(
+                static fn (Fault $fault): Fault => str_starts_with($fault->pointer.'/', $pointer.'/')
+                    ? new Fault(substr($fault->pointer, \strlen($pointer)), $fault->template, $fault->values)
+                    : $fault,
+                $this->faults,
+            ),
+        );
     }
 }

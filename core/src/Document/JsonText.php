@@ -14,7 +14,10 @@ final class JsonText
     public static function decode(string $text, string $document, Faults $faults, int $mostBytes = self::MOST_BYTES): Node
     {
         if (\strlen($text) > $mostBytes) {
-            throw FaultyDocument::because($document, 'The file is {size} MB; the most that is read is {limit} MB.', ['size' => round(\strlen($text) / 1e6, 1), 'limit' => round($mostBytes / 1e6, 1)]);
+            throw FaultyDocument::because($document, 'The file is {size} MB; the most that is read is {limit} MB.', [
+                'size' => round(\strlen($text) / 1e6, 1),
+                'limit' => round($mostBytes / 1e6, 1),
+            ]);
         }
         if ('' === trim($text)) {
             throw FaultyDocument::because($document, 'The file is empty.');
@@ -23,9 +26,16 @@ final class JsonText
             $value = json_decode($text, true, self::DEEPEST + 1, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
             throw match ($e->getCode()) {
-                \JSON_ERROR_DEPTH => FaultyDocument::because($document, 'The file nests deeper than {limit} levels.', ['limit' => self::DEEPEST]),
+                \JSON_ERROR_DEPTH => FaultyDocument::because($document, 'The file nests deeper than {limit} levels.', [
+                    'limit' => self::DEEPEST,
+                ]),
                 \JSON_ERROR_UTF8 => FaultyDocument::because($document, 'The file holds bytes that are not UTF-8 text.'),
-                default => FaultyDocument::because($document, self::looksCutOff($text) ? 'The file ends in the middle: a bracket or quote is never closed. It was probably cut off.' : 'This is not JSON.'),
+                default => FaultyDocument::because(
+                    $document,
+                    self::looksCutOff($text)
+                        ? 'The file ends in the middle: a bracket or quote is never closed. It was probably cut off.'
+                        : 'This is not JSON.',
+                ),
             };
         }
         if (!\is_array($value)) {
@@ -44,6 +54,8 @@ final class JsonText
         }
         $bare = preg_replace('/"(?:[^"\\\\]|\\\\.)*+"/s', '', $text) ?? '';
 
-        return str_contains($bare, '"') || substr_count($bare, '{') > substr_count($bare, '}') || substr_count($bare, '[') > substr_count($bare, ']');
+        return str_contains($bare, '"')
+            || substr_count($bare, '{') > substr_count($bare, '}')
+            || substr_count($bare, '[') > substr_count($bare, ']');
     }
 }

@@ -28,7 +28,14 @@ final readonly class Node
     /** This place with another laid over it: what stands there hides what stands here. */
     public function over(self $other): self
     {
-        return new self($this->value, $this->present, $this->pointer, $this->faults, $this->silent, null === $this->over ? $other : $this->over->over($other));
+        return new self(
+            $this->value,
+            $this->present,
+            $this->pointer,
+            $this->faults,
+            $this->silent,
+            null === $this->over ? $other : $this->over->over($other),
+        );
     }
 
     public function at(string|int $key): self
@@ -39,7 +46,7 @@ final readonly class Node
         $pointer = $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], (string) $key);
         $present = \is_array($this->value) && \array_key_exists($key, $this->value) && null !== $this->value[$key];
 
-        return new self(\is_array($this->value) ? ($this->value[$key] ?? null) : null, $present, $pointer, $this->faults, !$this->present);
+        return new self(\is_array($this->value) ? $this->value[$key] ?? null : null, $present, $pointer, $this->faults, !$this->present);
     }
 
     public function exists(): bool
@@ -100,7 +107,10 @@ final readonly class Node
         }
         foreach (array_keys($this->value) as $key) {
             if (!\in_array((string) $key, $known, true)) {
-                $this->at($key)->fault('There is no field "{key}" here; known are: {known}.', ['key' => self::shown((string) $key), 'known' => implode(', ', $known)]);
+                $this->at($key)->fault('There is no field "{key}" here; known are: {known}.', [
+                    'key' => self::shown((string) $key),
+                    'known' => implode(', ', $known),
+                ]);
             }
         }
     }
@@ -184,7 +194,11 @@ final readonly class Node
             $value = (int) $value;
         }
         if (!\is_int($value) || $value < $least || $value > $most) {
-            $this->fault('Here must stand a whole number from {least} to {most}, not {given}.', ['least' => $least, 'most' => $most, 'given' => $this->given()]);
+            $this->fault('Here must stand a whole number from {least} to {most}, not {given}.', [
+                'least' => $least,
+                'most' => $most,
+                'given' => $this->given(),
+            ]);
 
             return $default ?? $least;
         }
@@ -201,8 +215,17 @@ final readonly class Node
 
             return $default ?? $least;
         }
-        if ((!\is_int($this->value) && !\is_float($this->value)) || !is_finite((float) $this->value) || $this->value < $least || $this->value > $most) {
-            $this->fault('Here must stand a number from {least} to {most}, not {given}.', ['least' => $least, 'most' => $most, 'given' => $this->given()]);
+        if (
+            (!\is_int($this->value) && !\is_float($this->value))
+            || !is_finite((float) $this->value)
+            || $this->value < $least
+            || $this->value > $most
+        ) {
+            $this->fault('Here must stand a number from {least} to {most}, not {given}.', [
+                'least' => $least,
+                'most' => $most,
+                'given' => $this->given(),
+            ]);
 
             return $default ?? $least;
         }
@@ -247,7 +270,10 @@ final readonly class Node
                 return $case;
             }
         }
-        $this->fault('Here must stand one of {known}, not {given}.', ['known' => implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $cases)), 'given' => $this->given()]);
+        $this->fault('Here must stand one of {known}, not {given}.', [
+            'known' => implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $cases)),
+            'given' => $this->given(),
+        ]);
 
         return $default ?? $cases[0];
     }

@@ -10,7 +10,14 @@ use FeastLadle\Larder\Larder;
 final readonly class Comparing
 {
     /** Lists of a step whose rows are told apart by what they are about. */
-    private const ROWS = ['takes' => 'bowl', 'cues' => 'sign', 'ties' => 'tie', 'marks' => 'mark', 'outputs' => 'output', 'variants' => 'variant'];
+    private const ROWS = [
+        'takes' => 'bowl',
+        'cues' => 'sign',
+        'ties' => 'tie',
+        'marks' => 'mark',
+        'outputs' => 'output',
+        'variants' => 'variant',
+    ];
 
     private const FIRST = ['ingredient', 'base', 'from', 'after', 'kind', 'grows', 'sign', 'dial', 'question', 'name', 'id'];
 
@@ -21,9 +28,16 @@ final readonly class Comparing
     /** @return list<Difference> the dish first, then its steps in the order of the later document */
     public function differences(Draft $before, Draft $after): array
     {
-        $differences = $this->fields('', $this->without($before->document(), ['steps', 'schools', 'dials', 'excludes']), $this->without($after->document(), ['steps', 'schools', 'dials', 'excludes']));
+        $differences = $this->fields(
+            '',
+            $this->without($before->document(), ['steps', 'schools', 'dials', 'excludes']),
+            $this->without($after->document(), ['steps', 'schools', 'dials', 'excludes']),
+        );
         foreach (['schools' => 'question', 'dials' => 'dial'] as $list => $name) {
-            array_push($differences, ...$this->rows('', $name, Draft::rows($before->document(), $list), Draft::rows($after->document(), $list)));
+            array_push(
+                $differences,
+                ...$this->rows('', $name, Draft::rows($before->document(), $list), Draft::rows($after->document(), $list)),
+            );
         }
         $former = $this->byId($before);
         $latter = $this->byId($after);
@@ -33,7 +47,14 @@ final readonly class Comparing
                 $differences[] = new Difference($title, 'step', '', $this->words($this->without($step, ['id', 'title'])));
                 continue;
             }
-            array_push($differences, ...$this->fields($title, $this->without($former[$id], ['id', ...array_keys(self::ROWS)]), $this->without($step, ['id', ...array_keys(self::ROWS)])));
+            array_push(
+                $differences,
+                ...$this->fields(
+                    $title,
+                    $this->without($former[$id], ['id', ...array_keys(self::ROWS)]),
+                    $this->without($step, ['id', ...array_keys(self::ROWS)]),
+                ),
+            );
             foreach (self::ROWS as $list => $name) {
                 array_push($differences, ...$this->rows($title, $name, Draft::rows($former[$id], $list), Draft::rows($step, $list)));
             }
@@ -96,7 +117,10 @@ final readonly class Comparing
     {
         $keyed = [];
         foreach ($rows as $row) {
-            $about = $row['ingredient'] ?? $row['base'] ?? $row['from'] ?? $row['after'] ?? $row['sign'] ?? $row['do'] ?? $row['id'] ?? $row['dial'] ?? '';
+            $about =
+                $row['ingredient'] ??
+                ($row['base'] ??
+                    ($row['from'] ?? ($row['after'] ?? ($row['sign'] ?? ($row['do'] ?? ($row['id'] ?? ($row['dial'] ?? '')))))));
             $key = (\is_string($about) ? $about : '').'/'.$this->words($row['output'] ?? '').'/'.$this->words($row['when'] ?? '');
             for ($n = 2, $free = $key; isset($keyed[$free]); $free = $key.'#'.$n) {
                 ++$n;
@@ -144,7 +168,10 @@ final readonly class Comparing
             foreach ($value as $key => $item) {
                 $words = $this->words($item, (string) $key);
                 if ('' !== $words) {
-                    $parts[] = \is_int($key) || \in_array($key, ['ingredient', 'sign', 'how', 'do', 'kind', 'grows'], true) ? $words : $key.' '.$words;
+                    $parts[] =
+                        \is_int($key) || \in_array($key, ['ingredient', 'sign', 'how', 'do', 'kind', 'grows'], true)
+                            ? $words
+                            : $key.' '.$words;
                 }
             }
 

@@ -24,8 +24,15 @@ final readonly class Draft
     public static function blank(string $slug, string $name): self
     {
         return new self([
-            'format' => RecipeReader::FORMAT, 'version' => RecipeReader::VERSION, 'slug' => $slug, 'name' => $name, 'summary' => '',
-            'serving' => ['way' => 'warm', 'keepMinutes' => 120], 'portion' => ['grams' => 100], 'steps' => [], 'result' => '',
+            'format' => RecipeReader::FORMAT,
+            'version' => RecipeReader::VERSION,
+            'slug' => $slug,
+            'name' => $name,
+            'summary' => '',
+            'serving' => ['way' => 'warm', 'keepMinutes' => 120],
+            'portion' => ['grams' => 100],
+            'steps' => [],
+            'result' => '',
         ]);
     }
 
@@ -52,7 +59,15 @@ final readonly class Draft
 
     public function json(): string
     {
-        return json_encode($this->document, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $this->document,
+            \JSON_THROW_ON_ERROR |
+                \JSON_PRETTY_PRINT |
+                \JSON_UNESCAPED_UNICODE |
+                \JSON_UNESCAPED_SLASHES |
+                \JSON_PRESERVE_ZERO_FRACTION |
+                \JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /** @return list<StepDocument> */
@@ -181,9 +196,19 @@ final readonly class Draft
         $isFirst = [] === array_filter($takes, static fn (mixed $t): bool => \is_array($t) && isset($t['from']));
         // What is poured from another step comes before what is measured out, the first time.
         $steps[$target]['takes'] = $isFirst ? [$take, ...array_values($takes)] : [...array_values($takes), $take];
-        $kind = static fn (array $step): mixed => \is_array($step['vessel'] ?? null) ? ($step['vessel']['kind'] ?? null) : null;
-        $goesOn = array_filter($steps, static fn (array $s): bool => \is_array($s['vessel'] ?? null) && ($s['vessel']['continues'] ?? null) === $from);
-        if ($isFirst && null === $output && [] === $goesOn && null !== $kind($steps[$source]) && $kind($steps[$source]) === $kind($steps[$target]) && \is_array($steps[$target]['vessel'] ?? null)) {
+        $kind = static fn (array $step): mixed => \is_array($step['vessel'] ?? null) ? $step['vessel']['kind'] ?? null : null;
+        $goesOn = array_filter(
+            $steps,
+            static fn (array $s): bool => \is_array($s['vessel'] ?? null) && ($s['vessel']['continues'] ?? null) === $from,
+        );
+        if (
+            $isFirst
+            && null === $output
+            && [] === $goesOn
+            && null !== $kind($steps[$source])
+            && $kind($steps[$source]) === $kind($steps[$target])
+            && \is_array($steps[$target]['vessel'] ?? null)
+        ) {
             $steps[$target]['vessel']['continues'] = $from;
         }
         if ($target < $source) {
@@ -317,6 +342,8 @@ final readonly class Draft
      */
     private static function without(mixed $list, \Closure $goes): array
     {
-        return \is_array($list) ? array_values(array_filter($list, static fn (mixed $item): bool => !\is_array($item) || !$goes($item))) : [];
+        return \is_array($list)
+            ? array_values(array_filter($list, static fn (mixed $item): bool => !\is_array($item) || !$goes($item)))
+            : [];
     }
 }

@@ -54,7 +54,8 @@ final readonly class Editing
     }
 
     /**
-     * Does one thing: "add-step", "remove-step:2", "up:2", "down:2", "open:2", "connect", "add-bowl", "remove-row:takes:1", "add-row:cues", "add-school", …
+     * Does one thing: "add-step", "remove-step:2", "up:2", "down:2", "open:2", "connect", "add-bowl", "remove-row:takes:1",
+     * "add-row:cues", "add-school", …
      *
      * @param array<string, string> $with what it needs: process, from, to, line
      */
@@ -72,10 +73,16 @@ final readonly class Editing
             'connect' => $this->connect($draft, $with['from'] ?? '', $with['to'] ?? '', $open),
             'add-bowl' => $this->addBowl($draft, $with['line'] ?? '', $open),
             'add-base' => $this->addTake($draft, ['base' => $with['base'] ?? '', 'grams' => 100], $open),
-            'portion' => new Edited($draft->withHead(['portion' => 'pieces' === $first ? ['pieces' => 1, 'pieceName' => 'piece'] : ['grams' => 100]]), $open),
+            'portion' => new Edited(
+                $draft->withHead(['portion' => 'pieces' === $first ? ['pieces' => 1, 'pieceName' => 'piece'] : ['grams' => 100]]),
+                $open,
+            ),
             'remove-row' => new Edited($this->withoutRow($draft, $open, $first, (int) $second), $open),
             'add-row' => new Edited($this->withRow($draft, $open, $first), $open),
-            'add-school', 'add-option', 'remove-school', 'add-dial', 'remove-dial' => new Edited((new WaysEditing())->apply($draft, $verb, $first, $with), $open),
+            'add-school', 'add-option', 'remove-school', 'add-dial', 'remove-dial' => new Edited(
+                (new WaysEditing())->apply($draft, $verb, $first, $with),
+                $open,
+            ),
             '' => new Edited($draft, $open),
             default => new Edited($draft, $open, 'Nothing is known to be done by "{verb}".', ['verb' => mb_substr($verb, 0, 40)]),
         };
@@ -100,7 +107,13 @@ final readonly class Editing
         $openId = $draft->step($open)['id'] ?? null;
         $with = $draft->connected($from, $to);
         if ($with->document() === $draft->document()) {
-            return new Edited($draft, $open, $from === $to ? 'A step can\'t pour into itself.' : 'That can\'t be poured there: nothing of it is left, or it would flow in a circle.');
+            return new Edited(
+                $draft,
+                $open,
+                $from === $to
+                    ? 'A step can\'t pour into itself.'
+                    : 'That can\'t be poured there: nothing of it is left, or it would flow in a circle.',
+            );
         }
 
         return new Edited($with, \is_string($openId) ? $with->indexOf($openId) ?? $open : $open);
@@ -114,7 +127,9 @@ final readonly class Editing
         }
         $take = $this->typed->line($line);
         if (null === $take) {
-            return new Edited($draft, $open, 'The larder knows nothing in "{line}". Look it up there, or add it.', ['line' => mb_substr($line, 0, 60)]);
+            return new Edited($draft, $open, 'The larder knows nothing in "{line}". Look it up there, or add it.', [
+                'line' => mb_substr($line, 0, 60),
+            ]);
         }
 
         return $this->addTake($draft, $take, $open);
@@ -143,7 +158,12 @@ final readonly class Editing
         unset($rows[$row]);
         $step[$list] = array_values($rows);
         // A vessel does not go on from a step that no longer pours in.
-        if ('takes' === $list && \is_array($gone) && \is_array($step['vessel'] ?? null) && ($step['vessel']['continues'] ?? '') === ($gone['from'] ?? null)) {
+        if (
+            'takes' === $list
+            && \is_array($gone)
+            && \is_array($step['vessel'] ?? null)
+            && ($step['vessel']['continues'] ?? '') === ($gone['from'] ?? null)
+        ) {
             unset($step['vessel']['continues']);
         }
         if ([] === $step[$list] && 'takes' !== $list) {
@@ -200,27 +220,42 @@ final readonly class Editing
             return $now;
         }
         $guide = ProcessGuide::of($process);
-        $growth = \is_array($now['time'] ?? null) && \is_string($now['time']['grows'] ?? null) ? Growth::tryFrom($now['time']['grows']) : null;
-        $grew = \is_array($before['time'] ?? null) ? ($before['time']['grows'] ?? null) : null;
+        $growth =
+            \is_array($now['time'] ?? null) && \is_string($now['time']['grows'] ?? null) ? Growth::tryFrom($now['time']['grows']) : null;
+        $grew = \is_array($before['time'] ?? null) ? $before['time']['grows'] ?? null : null;
         if (null !== $growth && $growth->value !== $grew) {
             $now['time'] = $guide->time($growth);
             if (\in_array($growth, [Growth::WarmUp, Growth::Cooling, Growth::BoilOff], true) && !isset($now['target'])) {
-                $now['target'] = $guide->step('x')['target'] ?? ['kind' => Growth::BoilOff === $growth ? 'volume-to' : 'celsius', 'value' => Growth::BoilOff === $growth ? 0.5 : (Growth::Cooling === $growth ? 35 : 99)];
+                $now['target'] = $guide->step('x')['target'] ?? [
+                    'kind' => Growth::BoilOff === $growth ? 'volume-to' : 'celsius',
+                    'value' => Growth::BoilOff === $growth ? 0.5 : (Growth::Cooling === $growth ? 35 : 99),
+                ];
             }
         }
         $target = \is_array($now['target'] ?? null) ? $now['target'] : [];
         $kind = $target['kind'] ?? null;
         if ('none' === $kind) {
             unset($now['target']);
-        } elseif (null !== $kind && $kind !== (\is_array($before['target'] ?? null) ? ($before['target']['kind'] ?? null) : null) && \is_string($kind)) {
+        } elseif (
+            null !== $kind
+            && $kind !== (\is_array($before['target'] ?? null) ? $before['target']['kind'] ?? null : null)
+            && \is_string($kind)
+        ) {
             $now['target'] = ['kind' => $kind, ...self::usualTarget($kind, $target)];
         }
-        $attends = static fn (array $step): mixed => \is_array($step['attention'] ?? null) ? ($step['attention']['kind'] ?? null) : null;
+        $attends = static fn (array $step): mixed => \is_array($step['attention'] ?? null) ? $step['attention']['kind'] ?? null : null;
         if (\is_array($now['attention'] ?? null) && $attends($now) !== $attends($before)) {
             unset($now['attention']['percent'], $now['attention']['lookEvery']);
         }
         // What is said by saying nothing is not written down.
-        $now['takes'] = array_map(static fn (array $take): array => array_filter($take, static fn (mixed $v, int|string $k): bool => !\in_array($k, ['share', 'parts'], true) || (1 !== $v && 1.0 !== $v), \ARRAY_FILTER_USE_BOTH), Draft::rows($now, 'takes'));
+        $now['takes'] = array_map(
+            static fn (array $take): array => array_filter(
+                $take,
+                static fn (mixed $v, int|string $k): bool => !\in_array($k, ['share', 'parts'], true) || (1 !== $v && 1.0 !== $v),
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+            Draft::rows($now, 'takes'),
+        );
         foreach ([['attention', 'people', 1], ['time', 'medium', 'air']] as [$field, $key, $usual]) {
             if (\is_array($now[$field] ?? null) && ($now[$field][$key] ?? null) === $usual) {
                 unset($now[$field][$key]);

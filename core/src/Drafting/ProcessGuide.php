@@ -55,7 +55,11 @@ final readonly class ProcessGuide
             $questions[] = Question::Target;
         }
 
-        return new self($process, $label, $stretch, $vessels, $flame, $growths, $attention, $minutes, $targets, [...$questions, ...$more, Question::Marks]);
+        return new self($process, $label, $stretch, $vessels, $flame, $growths, $attention, $minutes, $targets, [
+            ...$questions,
+            ...$more,
+            Question::Marks,
+        ]);
     }
 
     public function asks(Question $question): bool
@@ -78,16 +82,22 @@ final readonly class ProcessGuide
             $step['flame'] = $this->flame;
         }
         $step['time'] = $this->time($this->growths[0]);
-        $step['attention'] = ['kind' => $this->attention->value, 'skill' => 'none' === $this->flame && Stretch::Fire !== $this->stretch ? 'any' : 'cook'];
+        $step['attention'] = [
+            'kind' => $this->attention->value,
+            'skill' => 'none' === $this->flame && Stretch::Fire !== $this->stretch ? 'any' : 'cook',
+        ];
         if (\in_array($this->growths[0], [Growth::WarmUp, Growth::Cooling, Growth::BoilOff], true)) {
             $step['target'] = match ($this->targets[0]) {
                 TargetKind::Stage => ['kind' => 'stage', 'stage' => 'one-string'],
                 TargetKind::VolumeTo => ['kind' => 'volume-to', 'value' => 0.5],
-                default => ['kind' => 'celsius', 'value' => match ($this->process) {
-                    Process::Chill => 8,
-                    Process::Cool, Process::Set => 35,
-                    default => 99,
-                }],
+                default => [
+                    'kind' => 'celsius',
+                    'value' => match ($this->process) {
+                        Process::Chill => 8,
+                        Process::Cool, Process::Set => 35,
+                        default => 99,
+                    },
+                ],
             };
         }
         if ($this->asks(Question::Pieces)) {
@@ -125,7 +135,10 @@ final readonly class ProcessGuide
         return $time;
     }
 
-    /** @return array{string, Stretch, list<VesselKind>, string, non-empty-list<Growth>, AttentionKind, array{float, float, float}, list<TargetKind>, list<Question>} */
+    /**
+     * @return array{string, Stretch, list<VesselKind>, string, non-empty-list<Growth>, AttentionKind, array{float, float,
+     *     float}, list<TargetKind>, list<Question>}
+     */
     private static function row(Process $process): array
     {
         [$before, $fire, $after] = Stretch::cases();
@@ -146,36 +159,196 @@ final readonly class ProcessGuide
             Process::Rinse => ['Rinse', $before, $bowl, 'none', self::WAIT, $stir, [2.0, 3.0, 5.0], [], []],
             Process::Sieve => ['Sieve', $before, $bowl, 'none', self::PREPARE, $stir, [2.0, 3.0, 5.0], [], [Question::Waste]],
             Process::Grind => ['Grind', $before, $bowl, 'none', self::BY_LOAD, $stir, [1.0, 2.0, 3.0], [], [Question::Load]],
-            Process::Mash => ['Mash', $before, [...$bowl, VesselKind::Pan, VesselKind::Cooker], 'none', self::PREPARE, $stir, [3.0, 5.0, 8.0], [], []],
+            Process::Mash => [
+                'Mash',
+                $before,
+                [...$bowl, VesselKind::Pan, VesselKind::Cooker],
+                'none',
+                self::PREPARE,
+                $stir,
+                [3.0, 5.0, 8.0],
+                [],
+                [],
+            ],
             Process::Press => ['Press', $before, $bowl, 'none', self::PREPARE, $stir, [6.0, 9.0, 14.0], [], [Question::Outputs]],
-            Process::Strain => ['Strain', $before, $bowl, 'none', self::PREPARE, $stir, [3.0, 5.0, 8.0], [], [Question::Outputs, Question::Waste]],
+            Process::Strain => [
+                'Strain',
+                $before,
+                $bowl,
+                'none',
+                self::PREPARE,
+                $stir,
+                [3.0, 5.0, 8.0],
+                [],
+                [Question::Outputs, Question::Waste],
+            ],
             Process::Knead => ['Knead', $before, $bowl, 'none', self::PREPARE, $stir, [6.0, 9.0, 14.0], [], []],
             Process::Rest => ['Rest', $before, [...$bowl, VesselKind::Pan], 'none', self::WAIT, $leave, [15.0, 30.0, 60.0], [], []],
             Process::Dry => ['Air-dry', $before, $tray, 'none', self::WAIT, $leave, [60.0, 120.0, 360.0], [], [Question::Steam]],
-            Process::Roast => ['Roast in fat', $fire, $pan, 'low', [Growth::Roast, Growth::Mass, Growth::Fixed], $stir, [8.0, 12.0, 18.0], $cues, [Question::Steam, Question::Turns]],
-            Process::Parch => ['Parch dry', $fire, $pan, 'low', [Growth::Roast, Growth::Mass, Growth::Fixed], $stir, [4.0, 6.0, 9.0], $cues, [Question::Steam, Question::Waste]],
+            Process::Roast => [
+                'Roast in fat',
+                $fire,
+                $pan,
+                'low',
+                [Growth::Roast, Growth::Mass, Growth::Fixed],
+                $stir,
+                [8.0, 12.0, 18.0],
+                $cues,
+                [Question::Steam, Question::Turns],
+            ],
+            Process::Parch => [
+                'Parch dry',
+                $fire,
+                $pan,
+                'low',
+                [Growth::Roast, Growth::Mass, Growth::Fixed],
+                $stir,
+                [4.0, 6.0, 9.0],
+                $cues,
+                [Question::Steam, Question::Waste],
+            ],
             Process::Bloom => ['Bloom spice in fat', $fire, $pan, 'low', self::PREPARE, $stir, [0.5, 1.0, 2.0], [...$warm], []],
             Process::Infuse => ['Infuse', $fire, [VesselKind::Bowl, ...$pot], 'none', self::WAIT, $leave, [10.0, 20.0, 60.0], [], []],
             Process::FryGarnish => ['Fry garnish', $fire, $pan, 'low', self::PREPARE, $stir, [3.0, 5.0, 8.0], $cues, []],
-            Process::Boil => ['Bring to the boil', $fire, $pot, 'high', [Growth::WarmUp, Growth::Fixed, Growth::Mass], $watch, [6.0, 9.0, 14.0], $warm, []],
+            Process::Boil => [
+                'Bring to the boil',
+                $fire,
+                $pot,
+                'high',
+                [Growth::WarmUp, Growth::Fixed, Growth::Mass],
+                $watch,
+                [6.0, 9.0, 14.0],
+                $warm,
+                [],
+            ],
             Process::Simmer => ['Simmer', $fire, $pot, 'low', self::ON_FIRE, $watch, [10.0, 15.0, 25.0], $boils, [Question::Steam]],
-            Process::Reduce => ['Reduce', $fire, $pot, 'medium', [Growth::BoilOff, Growth::Fixed, Growth::Mass], $watch, [30.0, 45.0, 70.0], $boils, []],
-            Process::Syrup => ['Cook a syrup', $fire, $pot, 'medium', [Growth::BoilOff, Growth::WarmUp, Growth::Fixed], $watch, [8.0, 12.0, 18.0], [TargetKind::Stage, TargetKind::Celsius, TargetKind::Cues], []],
-            Process::Pressure => ['Cook under pressure', $fire, [VesselKind::Cooker], 'high', self::PREPARE, $watch, [14.0, 18.0, 25.0], [TargetKind::Releases, TargetKind::Cues], []],
-            Process::Steam => ['Steam', $fire, [VesselKind::Steamer], 'high', self::BY_LOAD, $watch, [8.0, 10.0, 14.0], $cues, [Question::Load]],
-            Process::DeepFry => ['Deep-fry', $fire, $pan, 'medium', [Growth::Load], $stir, [4.0, 6.0, 8.0], $cues, [Question::FryingFat, Question::Pieces, Question::Steam]],
-            Process::Griddle => ['Cook on the griddle', $fire, [VesselKind::Griddle, VesselKind::Pan], 'medium', self::BY_LOAD, $stir, [2.0, 3.0, 4.0], $cues, [Question::Load, Question::Steam]],
+            Process::Reduce => [
+                'Reduce',
+                $fire,
+                $pot,
+                'medium',
+                [Growth::BoilOff, Growth::Fixed, Growth::Mass],
+                $watch,
+                [30.0, 45.0, 70.0],
+                $boils,
+                [],
+            ],
+            Process::Syrup => [
+                'Cook a syrup',
+                $fire,
+                $pot,
+                'medium',
+                [Growth::BoilOff, Growth::WarmUp, Growth::Fixed],
+                $watch,
+                [8.0, 12.0, 18.0],
+                [TargetKind::Stage, TargetKind::Celsius, TargetKind::Cues],
+                [],
+            ],
+            Process::Pressure => [
+                'Cook under pressure',
+                $fire,
+                [VesselKind::Cooker],
+                'high',
+                self::PREPARE,
+                $watch,
+                [14.0, 18.0, 25.0],
+                [TargetKind::Releases, TargetKind::Cues],
+                [],
+            ],
+            Process::Steam => [
+                'Steam',
+                $fire,
+                [VesselKind::Steamer],
+                'high',
+                self::BY_LOAD,
+                $watch,
+                [8.0, 10.0, 14.0],
+                $cues,
+                [Question::Load],
+            ],
+            Process::DeepFry => [
+                'Deep-fry',
+                $fire,
+                $pan,
+                'medium',
+                [Growth::Load],
+                $stir,
+                [4.0, 6.0, 8.0],
+                $cues,
+                [Question::FryingFat, Question::Pieces, Question::Steam],
+            ],
+            Process::Griddle => [
+                'Cook on the griddle',
+                $fire,
+                [VesselKind::Griddle, VesselKind::Pan],
+                'medium',
+                self::BY_LOAD,
+                $stir,
+                [2.0, 3.0, 4.0],
+                $cues,
+                [Question::Load, Question::Steam],
+            ],
             Process::Dunk => ['Dip in syrup', $after, $pot, 'none', self::BY_LOAD, $stir, [0.3, 0.5, 1.0], [], [Question::Load]],
             Process::Steep => ['Steep off the flame', $after, $pot, 'none', self::WAIT, $leave, [15.0, 20.0, 30.0], [], []],
             Process::Merge => ['Pour together hot', $fire, $pan, 'low', self::PREPARE, $stir, [2.0, 4.0, 7.0], $cues, []],
-            Process::HotFat => ['Ladle hot fat in', $fire, $pan, 'medium', self::PREPARE, $stir, [6.0, 9.0, 13.0], $cues, [Question::Steam]],
-            Process::StirToBall => ['Stir until it moves as one', $fire, $pan, 'medium', self::PREPARE, $stir, [18.0, 25.0, 40.0], $cues, [Question::Steam, Question::Turns]],
+            Process::HotFat => [
+                'Ladle hot fat in',
+                $fire,
+                $pan,
+                'medium',
+                self::PREPARE,
+                $stir,
+                [6.0, 9.0, 13.0],
+                $cues,
+                [Question::Steam],
+            ],
+            Process::StirToBall => [
+                'Stir until it moves as one',
+                $fire,
+                $pan,
+                'medium',
+                self::PREPARE,
+                $stir,
+                [18.0, 25.0, 40.0],
+                $cues,
+                [Question::Steam, Question::Turns],
+            ],
             Process::Test => ['Test', $fire, $any, 'none', self::WAIT, $stir, [1.0, 1.0, 2.0], [], []],
-            Process::Cool => ['Cool', $after, [VesselKind::Tray, ...$pot], 'none', [Growth::Cooling, Growth::Fixed], $leave, [20.0, 40.0, 90.0], $warm, []],
+            Process::Cool => [
+                'Cool',
+                $after,
+                [VesselKind::Tray, ...$pot],
+                'none',
+                [Growth::Cooling, Growth::Fixed],
+                $leave,
+                [20.0, 40.0, 90.0],
+                $warm,
+                [],
+            ],
             Process::MixIn => ['Mix in', $after, $any, 'none', self::PREPARE, $stir, [2.0, 3.0, 5.0], $warm, []],
-            Process::Chill => ['Chill', $after, [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot], 'none', [Growth::Cooling, Growth::Fixed], $leave, [60.0, 120.0, 240.0], $warm, []],
+            Process::Chill => [
+                'Chill',
+                $after,
+                [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot],
+                'none',
+                [Growth::Cooling, Growth::Fixed],
+                $leave,
+                [60.0, 120.0, 240.0],
+                $warm,
+                [],
+            ],
             Process::Shape => ['Shape', $after, $tray, 'none', self::BY_PIECE, $stir, [5.0, 10.0, 15.0], [], [Question::Pieces]],
-            Process::Set => ['Set in a tray', $after, [VesselKind::Tray], 'none', [Growth::Cooling, Growth::Fixed], $leave, [30.0, 60.0, 120.0], [TargetKind::Celsius, TargetKind::Depth, TargetKind::Cues], []],
+            Process::Set => [
+                'Set in a tray',
+                $after,
+                [VesselKind::Tray],
+                'none',
+                [Growth::Cooling, Growth::Fixed],
+                $leave,
+                [30.0, 60.0, 120.0],
+                [TargetKind::Celsius, TargetKind::Depth, TargetKind::Cues],
+                [],
+            ],
             Process::Score => ['Score', $after, [VesselKind::Tray], 'none', self::PREPARE, $stir, [1.0, 2.0, 3.0], [], []],
             Process::Cut => ['Cut', $after, [VesselKind::Tray], 'none', self::BY_PIECE, $stir, [3.0, 5.0, 8.0], [], [Question::Pieces]],
             Process::Part => ['Part', $after, [VesselKind::Tray], 'none', self::BY_PIECE, $stir, [3.0, 5.0, 8.0], [], [Question::Pieces]],

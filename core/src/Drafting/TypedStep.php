@@ -13,7 +13,37 @@ use FeastLadle\Telling\LineReader;
  */
 final readonly class TypedStep
 {
-    private const NUMBERS = ['grams', 'share', 'reserve', 'exponent', 'boilsOff', 'fatDepthMm', 'parts', 'atMinute', 'least', 'most', 'value', 'waterShare', 'fatUptake', 'waste', 'widthMm', 'minute', 'min', 'max', 'power', 'secondsEach', 'between', 'percent', 'lookEvery', 'people', 'turns', 'mostGrams', 'keepMinutes', 'ratio', 'pricePerKg'];
+    private const NUMBERS = [
+        'grams',
+        'share',
+        'reserve',
+        'exponent',
+        'boilsOff',
+        'fatDepthMm',
+        'parts',
+        'atMinute',
+        'least',
+        'most',
+        'value',
+        'waterShare',
+        'fatUptake',
+        'waste',
+        'widthMm',
+        'minute',
+        'min',
+        'max',
+        'power',
+        'secondsEach',
+        'between',
+        'percent',
+        'lookEvery',
+        'people',
+        'turns',
+        'mostGrams',
+        'keepMinutes',
+        'ratio',
+        'pricePerKg',
+    ];
 
     /** In an object these are numbers; in a step "pieces" is an object and "minutes" a list. */
     private const NUMBERS_IN = ['load' => ['pieces'], 'keeping' => ['minutes'], 'portion' => ['pieces']];
@@ -21,7 +51,22 @@ final readonly class TypedStep
     private const YES_OR_NO = ['tasting', 'once', 'may', 'thickens', 'straightOn'];
 
     /** Lists of the document. */
-    private const LISTS = ['takes', 'outputs', 'marks', 'cues', 'ties', 'variants', 'enemies', 'minutes', 'schools', 'options', 'excludes', 'dials', 'moves', 'label'];
+    private const LISTS = [
+        'takes',
+        'outputs',
+        'marks',
+        'cues',
+        'ties',
+        'variants',
+        'enemies',
+        'minutes',
+        'schools',
+        'options',
+        'excludes',
+        'dials',
+        'moves',
+        'label',
+    ];
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -36,9 +81,17 @@ final readonly class TypedStep
     {
         /** @var array<string, mixed> $step */
         $step = self::worded($this->cleaned($typed, ''), ['id', 'process', 'title', 'say']);
-        $step['takes'] = array_map(fn (array $take): array => isset($take['ingredient']) ? $this->bowl($take) : $take, Draft::rows($step, 'takes'));
+        $step['takes'] = array_map(
+            fn (array $take): array => isset($take['ingredient']) ? $this->bowl($take) : $take,
+            Draft::rows($step, 'takes'),
+        );
         if (isset($step['outputs'])) {
-            $step['outputs'] = array_map(fn (array $output): array => \is_string($output['as'] ?? null) ? [...$output, 'as' => $this->ingredient($output['as'])] : $output, Draft::rows($step, 'outputs'));
+            $step['outputs'] = array_map(
+                fn (array $output): array => \is_string($output['as'] ?? null)
+                    ? [...$output, 'as' => $this->ingredient($output['as'])]
+                    : $output,
+                Draft::rows($step, 'outputs'),
+            );
         }
 
         return $step;
@@ -68,7 +121,11 @@ final readonly class TypedStep
     {
         $typed = \is_array($typed) ? $typed : [];
 
-        return array_filter($typed, static fn (mixed $v, int|string $k): bool => \is_string($v) || !\in_array($k, $fields, true), \ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $typed,
+            static fn (mixed $v, int|string $k): bool => \is_string($v) || !\in_array($k, $fields, true),
+            \ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /**
@@ -101,7 +158,8 @@ final readonly class TypedStep
         foreach (['grams', 'reserve'] as $field) {
             $amount = $take[$field] ?? null;
             if (\is_string($amount) && \is_string($take['ingredient']) && $this->larder->knows($take['ingredient'])) {
-                $grams = (new LineReader($this->larder, $this->cupMl))->read($amount.' '.$this->larder->get($take['ingredient'])->name)->grams;
+                $grams = (new LineReader($this->larder, $this->cupMl))->read($amount.' '.$this->larder->get($take['ingredient'])->name)
+                    ->grams;
                 $take[$field] = null === $grams ? $amount : round($grams, 2);
             }
         }
@@ -131,7 +189,9 @@ final readonly class TypedStep
                 }
             }
 
-            return \in_array($key, self::LISTS, true) && [] !== $clean && array_is_list($value) || $this->isRows($clean, $key) ? array_values($clean) : $clean;
+            return (\in_array($key, self::LISTS, true) && [] !== $clean && array_is_list($value)) || $this->isRows($clean, $key)
+                ? array_values($clean)
+                : $clean;
         }
         if (!\is_string($value)) {
             return $value;
@@ -146,7 +206,10 @@ final readonly class TypedStep
         if (\in_array($key, self::YES_OR_NO, true) || ('waste' === $key && 'outputs' === $in)) {
             return \in_array($text, ['1', 'on', 'true'], true);
         }
-        $isNumber = \in_array($key, self::NUMBERS, true) || \in_array($key, self::NUMBERS_IN[$in] ?? [], true) || ('minutes' === $key && 'keeping' !== $in);
+        $isNumber =
+            \in_array($key, self::NUMBERS, true)
+            || \in_array($key, self::NUMBERS_IN[$in] ?? [], true)
+            || ('minutes' === $key && 'keeping' !== $in);
 
         return $isNumber ? self::number($text) : $text;
     }

@@ -45,13 +45,20 @@ final class WaysEditing
      */
     private function school(array $schools): array
     {
-        $ids = array_map(static fn (mixed $s): mixed => \is_array($s) ? ($s['id'] ?? '') : '', $schools);
+        $ids = array_map(static fn (mixed $s): mixed => \is_array($s) ? $s['id'] ?? '' : '', $schools);
         $n = 1;
         while (\in_array('school-'.$n, $ids, true)) {
             ++$n;
         }
 
-        return ['id' => 'school-'.$n, 'question' => 'Which way?', 'options' => [['id' => 'ours', 'name' => 'Our way', 'why' => 'As it was taught.'], ['id' => 'other', 'name' => 'The other way', 'why' => 'As others do.']]];
+        return [
+            'id' => 'school-'.$n,
+            'question' => 'Which way?',
+            'options' => [
+                ['id' => 'ours', 'name' => 'Our way', 'why' => 'As it was taught.'],
+                ['id' => 'other', 'name' => 'The other way', 'why' => 'As others do.'],
+            ],
+        ];
     }
 
     /**
@@ -64,7 +71,10 @@ final class WaysEditing
         $school = $schools[$at] ?? null;
         if (\is_array($school)) {
             $options = \is_array($school['options'] ?? null) ? array_values($school['options']) : [];
-            $school['options'] = [...$options, ['id' => 'way-'.(\count($options) + 1), 'name' => 'Another way', 'why' => 'As others do.']];
+            $school['options'] = [
+                ...$options,
+                ['id' => 'way-'.(\count($options) + 1), 'name' => 'Another way', 'why' => 'As others do.'],
+            ];
             $schools[$at] = $school;
         }
 
@@ -74,7 +84,7 @@ final class WaysEditing
     /** @param list<mixed> $schools */
     private function withoutSchool(Draft $draft, array $schools, int $at): Draft
     {
-        $id = \is_array($schools[$at] ?? null) ? ($schools[$at]['id'] ?? null) : null;
+        $id = \is_array($schools[$at] ?? null) ? $schools[$at]['id'] ?? null : null;
         $left = array_values(array_diff_key($schools, [$at => true]));
         $draft = $this->with($draft, 'schools', $left);
 

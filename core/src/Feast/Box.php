@@ -8,7 +8,13 @@ namespace FeastLadle\Feast;
 final readonly class Box
 {
     /** @param array<string, float> $holds grams or pieces by dish id */
-    public function __construct(public string $id, public string $name, public int $count, public array $holds, public int $packSeconds, public string $at)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $count,
+        public array $holds,
+        public int $packSeconds,
+        public string $at,
+    ) {
     }
 }

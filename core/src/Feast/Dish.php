@@ -16,8 +16,16 @@ final readonly class Dish
      * @param array<string, string> $pots         run id → vessel id, where the cook chose
      * @param int                   $readyEarlier minutes by which it is planned to be ready before its moment, on top of what holds for all
      */
-    public function __construct(public string $id, public string $letter, public Recipe $recipe, public ?float $portion, public float $uptake, public array $pots, public bool $isBase = false, public int $readyEarlier = 0)
-    {
+    public function __construct(
+        public string $id,
+        public string $letter,
+        public Recipe $recipe,
+        public ?float $portion,
+        public float $uptake,
+        public array $pots,
+        public bool $isBase = false,
+        public int $readyEarlier = 0,
+    ) {
     }
 
     /** A base in the plan of a feast, made once for all dishes that take from it. */

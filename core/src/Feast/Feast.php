@@ -38,7 +38,20 @@ final readonly class Feast
 
     public function withShift(Shift $shift): self
     {
-        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, [...$this->shifts, $shift], $this->dishes, $this->boxes, $this->rules, $this->marginMinutes, $this->pins, $this->otherWork);
+        return new self(
+            $this->name,
+            $this->timeZone,
+            $this->plateCapGrams,
+            $this->groups,
+            $this->moments,
+            [...$this->shifts, $shift],
+            $this->dishes,
+            $this->boxes,
+            $this->rules,
+            $this->marginMinutes,
+            $this->pins,
+            $this->otherWork,
+        );
     }
 
     /** Whether anything is wished to be ready before its moment. */
@@ -50,7 +63,20 @@ final readonly class Feast
     /** The same feast, with everything ready at its moment and no sooner. */
     public function atTheMinute(): self
     {
-        return new self($this->name, $this->timeZone, $this->plateCapGrams, $this->groups, $this->moments, $this->shifts, array_map(static fn (Dish $d): Dish => $d->atTheMinute(), $this->dishes), $this->boxes, $this->rules, 0, $this->pins, $this->otherWork);
+        return new self(
+            $this->name,
+            $this->timeZone,
+            $this->plateCapGrams,
+            $this->groups,
+            $this->moments,
+            $this->shifts,
+            array_map(static fn (Dish $d): Dish => $d->atTheMinute(), $this->dishes),
+            $this->boxes,
+            $this->rules,
+            0,
+            $this->pins,
+            $this->otherWork,
+        );
     }
 
     public function guests(): int

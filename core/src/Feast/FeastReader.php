@@ -40,7 +40,25 @@ final readonly class FeastReader
     /** @throws FaultyDocument */
     public function fromNode(Node $root, Faults $faults, ?\DateTimeImmutable $now = null): Feast
     {
-        $root->onlyKeys(['format', 'version', 'name', 'date', 'timeZone', 'plateCapGrams', 'groups', 'moments', 'hands', 'dishes', 'boxes', 'rules', 'marginMinutes', 'pins', 'otherWork', 'kitchen', 'recipes']);
+        $root->onlyKeys([
+            'format',
+            'version',
+            'name',
+            'date',
+            'timeZone',
+            'plateCapGrams',
+            'groups',
+            'moments',
+            'hands',
+            'dishes',
+            'boxes',
+            'rules',
+            'marginMinutes',
+            'pins',
+            'otherWork',
+            'kitchen',
+            'recipes',
+        ]);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
@@ -48,7 +66,10 @@ final readonly class FeastReader
         $name = $root->at('name')->string(null, 120);
         $zone = $this->timeZone($root->at('timeZone'));
         $date = $this->date($root->at('date'));
-        $groups = $this->groups($root->at('groups'), array_map(static fn (Node $n): string => $n->at('id')->text(), $root->at('moments')->items(20)));
+        $groups = $this->groups(
+            $root->at('groups'),
+            array_map(static fn (Node $n): string => $n->at('id')->text(), $root->at('moments')->items(20)),
+        );
         $moments = [];
         foreach ($root->at('moments')->items(20, 1) as $node) {
             $moments[] = $this->moment($node, $date, $zone, $now);
@@ -146,7 +167,15 @@ final readonly class FeastReader
                 $node->at('at')->fault('There is no moment "{id}".', ['id' => mb_substr($at, 0, 40)]);
             }
             $avoids = array_map(static fn (Node $n): string => mb_strtolower($n->string(null, 60)), $node->at('avoids')->items(30));
-            $groups[] = new Group($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(1, Group::MOST_GUESTS), $node->at('appetite')->number(0.1, 3, 1.0), array_values(array_filter($avoids)), $node->at('sweet')->number(0.3, 2, 1.0), '' === $at ? null : $at);
+            $groups[] = new Group(
+                $node->at('id')->id(),
+                $node->at('name')->string(null, 60),
+                $node->at('count')->int(1, Group::MOST_GUESTS),
+                $node->at('appetite')->number(0.1, 3, 1.0),
+                array_values(array_filter($avoids)),
+                $node->at('sweet')->number(0.3, 2, 1.0),
+                '' === $at ? null : $at,
+            );
         }
         $guests = array_sum(array_map(static fn (Group $g): int => $g->count, $groups));
         if ($guests > Group::MOST_GUESTS) {
@@ -192,7 +221,12 @@ final readonly class FeastReader
             $portion = $node->has('portion') ? $node->at('portion')->number(0.1, 2000) : null;
             $uptake = $node->at('uptake')->number(0.05, 1, 1.0);
             if (null === $recipe) {
-                $node->at('recipe')->fault('There is no recipe "{slug}"{revision}.', ['slug' => mb_substr($slug, 0, 60), 'revision' => null === $revision ? '' : ' in revision '.$revision]);
+                $node
+                    ->at('recipe')
+                    ->fault('There is no recipe "{slug}"{revision}.', [
+                        'slug' => mb_substr($slug, 0, 60),
+                        'revision' => null === $revision ? '' : ' in revision '.$revision,
+                    ]);
                 continue;
             }
             $choices = (new ChoicesReader())->read($node, $recipe->way);
@@ -208,12 +242,25 @@ final readonly class FeastReader
                 } elseif (!isset($this->kitchen->vessels[$vessel])) {
                     $place->fault('This kitchen has no pot "{id}".', ['id' => mb_substr($vessel, 0, 60)]);
                 } elseif ($this->kitchen->vessels[$vessel]->kind !== $step->vessel->kind) {
-                    $place->fault('"{name}" is a {kind}, but this step needs a {wanted}.', ['name' => $this->kitchen->vessels[$vessel]->name, 'kind' => $this->kitchen->vessels[$vessel]->kind->value, 'wanted' => $step->vessel->kind->value]);
+                    $place->fault('"{name}" is a {kind}, but this step needs a {wanted}.', [
+                        'name' => $this->kitchen->vessels[$vessel]->name,
+                        'kind' => $this->kitchen->vessels[$vessel]->kind->value,
+                        'wanted' => $step->vessel->kind->value,
+                    ]);
                 } else {
                     $pots[$run] = $vessel;
                 }
             }
-            $dishes[] = new Dish($id, \chr(65 + $i), $recipe, $portion, $uptake, $pots, false, $node->at('readyEarlier')->int(0, Dish::MOST_EARLIER, 0));
+            $dishes[] = new Dish(
+                $id,
+                \chr(65 + $i),
+                $recipe,
+                $portion,
+                $uptake,
+                $pots,
+                false,
+                $node->at('readyEarlier')->int(0, Dish::MOST_EARLIER, 0),
+            );
         }
 
         return $dishes;
@@ -243,7 +290,14 @@ final readonly class FeastReader
             if ('' !== $moment && !isset($at[$moment])) {
                 $node->at('at')->fault('There is no moment "{id}".', ['id' => mb_substr($moment, 0, 40)]);
             }
-            $boxes[] = new Box($node->at('id')->id(), $node->at('name')->string(null, 60), $node->at('count')->int(0, 20000), array_filter($holds), $node->at('packSeconds')->int(1, 3600, 60), $moment);
+            $boxes[] = new Box(
+                $node->at('id')->id(),
+                $node->at('name')->string(null, 60),
+                $node->at('count')->int(0, 20000),
+                array_filter($holds),
+                $node->at('packSeconds')->int(1, 3600, 60),
+                $moment,
+            );
         }
 
         return $boxes;
@@ -253,7 +307,12 @@ final readonly class FeastReader
     {
         $node->object(['name', 'on', 'day', 'from', 'to']);
         $on = $node->at('on')->id();
-        if ('' !== $on && !isset($this->kitchen->burners[$on]) && !isset($this->kitchen->vessels[$on]) && !isset($this->kitchen->people[$on])) {
+        if (
+            '' !== $on
+            && !isset($this->kitchen->burners[$on])
+            && !isset($this->kitchen->vessels[$on])
+            && !isset($this->kitchen->people[$on])
+        ) {
             $node->at('on')->fault('This kitchen has no fire, vessel or person "{id}".', ['id' => mb_substr($on, 0, 40)]);
         }
         $day = $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0);
@@ -261,7 +320,12 @@ final readonly class FeastReader
         $to = $this->instant($node->at('to'), $date, $day, $zone);
 
         // What ends before it begins goes on past midnight.
-        return new OtherWork($node->at('name')->string(null, 60), $on, $from, $to <= $from ? $this->instant($node->at('to'), $date, $day + 1, $zone) : $to);
+        return new OtherWork(
+            $node->at('name')->string(null, 60),
+            $on,
+            $from,
+            $to <= $from ? $this->instant($node->at('to'), $date, $day + 1, $zone) : $to,
+        );
     }
 
     /**
@@ -274,7 +338,12 @@ final readonly class FeastReader
         $pins = [];
         foreach ($list->items(200) as $node) {
             $node->object(['step', 'day', 'time']);
-            $pins[$node->at('step')->string(null, 200)] = $this->instant($node->at('time'), $date, $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0), $zone);
+            $pins[$node->at('step')->string(null, 200)] = $this->instant(
+                $node->at('time'),
+                $date,
+                $node->at('day')->int(-self::MOST_DAYS_BEFORE, 3, 0),
+                $zone,
+            );
         }
 
         return $pins;

@@ -8,7 +8,12 @@ namespace FeastLadle\Feast;
 final readonly class Moment
 {
     /** @param int $bowls how many grown-up portions of each dish an offering sets aside */
-    public function __construct(public string $id, public MomentKind $kind, public string $name, public \DateTimeImmutable $at, public int $bowls)
-    {
+    public function __construct(
+        public string $id,
+        public MomentKind $kind,
+        public string $name,
+        public \DateTimeImmutable $at,
+        public int $bowls,
+    ) {
     }
 }

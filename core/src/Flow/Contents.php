@@ -6,7 +6,10 @@ namespace FeastLadle\Flow;
 
 use FeastLadle\Larder\Larder;
 
-/** What is in a vessel: ingredients as they went in, the water that has left them since, the temperature, and pieces if it has been shaped. */
+/**
+ * What is in a vessel: ingredients as they went in, the water that has left them since, the temperature, and pieces if it
+ * has been shaped.
+ */
 final readonly class Contents
 {
     /** ml per gram of water at 20 °C */
@@ -54,7 +57,12 @@ final readonly class Contents
 
     public function share(float $share): self
     {
-        return new self(array_map(static fn (float $g): float => $g * $share, $this->grams), $this->waterOff * $share, $this->celsius, $this->pieces * $share);
+        return new self(
+            array_map(static fn (float $g): float => $g * $share, $this->grams),
+            $this->waterOff * $share,
+            $this->celsius,
+            $this->pieces * $share,
+        );
     }
 
     public function withWaterOff(float $grams): self
@@ -110,7 +118,7 @@ final readonly class Contents
         $held = 0.0;
         foreach ($this->grams as $id => $grams) {
             $ingredient = $larder->get($id);
-            $drunk = $this->celsius < self::COOKED_CELSIUS ? $ingredient->soak : ($ingredient->cooked ?? $ingredient->soak);
+            $drunk = $this->celsius < self::COOKED_CELSIUS ? $ingredient->soak : $ingredient->cooked ?? $ingredient->soak;
             $held += 'water' === $id ? 0.0 : $grams * ($ingredient->composition->water + ($drunk ?? 0.0));
         }
 
@@ -120,7 +128,8 @@ final readonly class Contents
     /** Whether grain or pulse that wants cooking soft is in it, and water to do it. */
     public function holdsGrain(Larder $larder): bool
     {
-        return [] !== array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->cooked) && $this->waterGrams($larder) > 0.2 * $this->massGrams();
+        return [] !== array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->cooked)
+            && $this->waterGrams($larder) > 0.2 * $this->massGrams();
     }
 
     /** Whether it is milk, of an animal or a plant, or has so much of it that it climbs and catches. */
@@ -138,7 +147,9 @@ final readonly class Contents
 
     public function starchShare(Larder $larder): float
     {
-        return array_sum(array_map(fn (string $id): float => $this->grams[$id] * $larder->get($id)->composition->starch, array_keys($this->grams))) / max(1e-9, $this->massGrams());
+        return array_sum(
+            array_map(fn (string $id): float => $this->grams[$id] * $larder->get($id)->composition->starch, array_keys($this->grams)),
+        ) / max(1e-9, $this->massGrams());
     }
 
     /** All that is not water. */
@@ -182,15 +193,15 @@ final readonly class Contents
     {
         $kj = 0.0;
         foreach ($this->grams as $id => $grams) {
-            $kj += $grams / 1000 * $larder->get($id)->composition->specificHeat();
+            $kj += ($grams / 1000) * $larder->get($id)->composition->specificHeat();
         }
 
-        return max(0.0, $kj - $this->waterOff / 1000 * 4.18);
+        return max(0.0, $kj - ($this->waterOff / 1000) * 4.18);
     }
 
     /** Water that must go for the level to fall to this share. */
     public function waterToVolumeShare(float $share, Larder $larder): float
     {
-        return $this->volumeMl($larder) * (1 - $share) / self::WATER_ML;
+        return ($this->volumeMl($larder) * (1 - $share)) / self::WATER_ML;
     }
 }

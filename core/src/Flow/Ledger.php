@@ -29,10 +29,18 @@ final readonly class Ledger
 
     /**
      * @param float                $factor how many times the recipe as written, over all batches
-     * @param array<string, float> $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1 where nothing is said
+     * @param array<string, float> $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1
+     *                                     where nothing is said
      */
-    public static function follow(Recipe $recipe, Larder $larder, float $factor, int $batches, float $roomCelsius = 28.0, float $boilingCelsius = 100.0, array $steam = []): self
-    {
+    public static function follow(
+        Recipe $recipe,
+        Larder $larder,
+        float $factor,
+        int $batches,
+        float $roomCelsius = 28.0,
+        float $boilingCelsius = 100.0,
+        array $steam = [],
+    ): self {
         $flows = [];
         foreach ($recipe->steps as $step) {
             $times = $step->once ? $batches : 1;
@@ -47,7 +55,7 @@ final readonly class Ledger
                     $perBatch = $source->step->once === $step->once ? 1.0 : ($step->once ? (float) $batches : 1.0 / $batches);
                     $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
                 } elseif (null !== $take->base) {
-                    $grams = $take->grams * $factor / $batches * $times;
+                    $grams = (($take->grams * $factor) / $batches) * $times;
                     $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $roomCelsius, $boilingCelsius), $larder);
                     if ($recipe->buys($take->base)) {
                         $base = $recipe->bases[$take->base]->base;
@@ -60,13 +68,36 @@ final readonly class Ledger
                     $away = $take->boilsOff * ($steam[$step->id] ?? 1.0);
                     $grams = ($take->grams - $take->boilsOff) * $grown + $away;
                     $boilsOff += $away;
-                    $taken = $taken->plus(Contents::of($take->ingredient, $grams + self::RESERVE_USED * $take->reserve * $grown, $roomCelsius), $larder);
+                    $taken = $taken->plus(
+                        Contents::of($take->ingredient, $grams + self::RESERVE_USED * $take->reserve * $grown, $roomCelsius),
+                        $larder,
+                    );
                     $spare += (1 - self::RESERVE_USED) * $take->reserve * $grown * $larder->get($take->ingredient)->potMl;
-                    $bowls[] = new Bowl($take->ingredient, $grams, $take->how, $take->reserve * $grown, $take->grams, $take->exponent, $away, $take->boilsOff);
+                    $bowls[] = new Bowl(
+                        $take->ingredient,
+                        $grams,
+                        $take->how,
+                        $take->reserve * $grown,
+                        $take->grams,
+                        $take->exponent,
+                        $away,
+                        $take->boilsOff,
+                    );
                 }
             }
             $wasSoft = [] !== array_filter($step->sources(), static fn (string $source): bool => $flows[$source]->isSoft);
-            $flows[$step->id] = self::through($step, $taken, $bowls, $bases, $spare, $boilsOff, $wasSoft, $larder, $roomCelsius, $boilingCelsius);
+            $flows[$step->id] = self::through(
+                $step,
+                $taken,
+                $bowls,
+                $bases,
+                $spare,
+                $boilsOff,
+                $wasSoft,
+                $larder,
+                $roomCelsius,
+                $boilingCelsius,
+            );
         }
 
         return new self($flows, $recipe->lastStep, $batches);
@@ -81,7 +112,10 @@ final readonly class Ledger
         }
         $made = self::follow($base, $larder, 1.0, 1, $room, $boiling)->flows[$base->lastStep]->gives;
 
-        return $made->share($grams / max(1e-9, $made->massGrams()))->withCelsius($room)->withPieces(0.0);
+        return $made
+            ->share($grams / max(1e-9, $made->massGrams()))
+            ->withCelsius($room)
+            ->withPieces(0.0);
     }
 
     /**
@@ -91,14 +125,33 @@ final readonly class Ledger
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
      * @param bool                 $wasSoft  whether its grain was cooked soft before
      */
-    private static function through(Step $step, Contents $taken, array $bowls, array $bases, float $spareMl, float $boilsOff, bool $wasSoft, Larder $larder, float $room, float $boiling): StepFlow
-    {
-        $waterOff = max(0.0, min($taken->waterGrams($larder), match ($step->target->kind) {
-            TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare($step->target->volumeShare() ?? 1.0, $larder),
-            TargetKind::WaterOff => $taken->massGrams() * $step->target->value,
-            TargetKind::Stage => null === $step->target->stage ? 0.0 : $taken->waterGrams($larder) - SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->target->stage->aimRise()),
-            default => 0.0,
-        }));
+    private static function through(
+        Step $step,
+        Contents $taken,
+        array $bowls,
+        array $bases,
+        float $spareMl,
+        float $boilsOff,
+        bool $wasSoft,
+        Larder $larder,
+        float $room,
+        float $boiling,
+    ): StepFlow {
+        $waterOff = max(
+            0.0,
+            min(
+                $taken->waterGrams($larder),
+                match ($step->target->kind) {
+                    TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare($step->target->volumeShare() ?? 1.0, $larder),
+                    TargetKind::WaterOff => $taken->massGrams() * $step->target->value,
+                    TargetKind::Stage => null === $step->target->stage
+                        ? 0.0
+                        : $taken->waterGrams($larder) -
+                            SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->target->stage->aimRise()),
+                    default => 0.0,
+                },
+            ),
+        );
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $taken->massGrams() * $step->leaving->waterShare));
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $boilsOff));
         $wasteShare = $step->leaving->waste;
@@ -126,7 +179,8 @@ final readonly class Ledger
         };
         // During a fry only a load at a time is in the pan; the pot chooser adds fat and load.
         $atATime = $step->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
-        $fullest = Process::DeepFry === $step->process ? 0.0 : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
+        $fullest =
+            Process::DeepFry === $step->process ? 0.0 : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
         $gives = $gives->withCelsius($end);
         $outputs = [];
         foreach ($step->outputs as $output) {
@@ -137,7 +191,21 @@ final readonly class Ledger
 
         $softens = !$wasSoft && $step->process->softens() && $taken->holdsGrain($larder);
 
-        return new StepFlow($step, $taken, $gives, $waterOff, $drunk, $fullest, $bowls, $outputs, $bases, $waste, max($peak, $taken->celsius), $softens, $wasSoft || $softens || $step->process->cooksThrough());
+        return new StepFlow(
+            $step,
+            $taken,
+            $gives,
+            $waterOff,
+            $drunk,
+            $fullest,
+            $bowls,
+            $outputs,
+            $bases,
+            $waste,
+            max($peak, $taken->celsius),
+            $softens,
+            $wasSoft || $softens || $step->process->cooksThrough(),
+        );
     }
 
     private static function peakCelsius(Step $step, Contents $taken, float $boiling): float

@@ -43,7 +43,15 @@ final readonly class VesselRun
         }
         $kind = $flows[0]->step->vessel->kind ?? VesselKind::Bowl;
 
-        return new self($flows[0]->step->id, $kind, $flows, $fullest, $fullest->step->process->fillLimit(), $most, $limits->share($fullest->step->process->fillLimit()));
+        return new self(
+            $flows[0]->step->id,
+            $kind,
+            $flows,
+            $fullest,
+            $fullest->step->process->fillLimit(),
+            $most,
+            $limits->share($fullest->step->process->fillLimit()),
+        );
     }
 
     public function isHeated(): bool

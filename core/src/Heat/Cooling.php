@@ -29,26 +29,44 @@ final class Cooling
      * @param float $halfThicknessM the whole thickness when it loses heat on one side only
      * @param float $volumePerAreaM volume by the faces that lose heat
      */
-    public static function slabTauMinutes(float $densityKgM3, float $specificHeatKj, float $volumePerAreaM, float $halfThicknessM, float $conductivity, float $filmWm2K = self::STILL_AIR): float
-    {
-        return $densityKgM3 * $specificHeatKj * 1000 * $volumePerAreaM * (1 / $filmWm2K + $halfThicknessM / (3 * $conductivity)) / 60;
+    public static function slabTauMinutes(
+        float $densityKgM3,
+        float $specificHeatKj,
+        float $volumePerAreaM,
+        float $halfThicknessM,
+        float $conductivity,
+        float $filmWm2K = self::STILL_AIR,
+    ): float {
+        return ($densityKgM3 * $specificHeatKj * 1000 * $volumePerAreaM * (1 / $filmWm2K + $halfThicknessM / (3 * $conductivity))) / 60;
     }
 
     /** Thin liquid in a pot: it mixes itself, so only the film at its faces counts. */
     public static function liquidTauMinutes(float $massKg, float $specificHeatKj, float $facesM2, float $filmWm2K = self::STILL_AIR): float
     {
-        return $massKg * $specificHeatKj * 1000 / ($filmWm2K * $facesM2) / 60;
+        return ($massKg * $specificHeatKj * 1000) / ($filmWm2K * $facesM2) / 60;
     }
 
     /** The general law: τ = ρc(V/A)(1/h + r/(m·k)); no r-term when the conductivity is null (thin liquid). */
-    public static function tauMinutes(float $densityKgM3, float $specificHeatKj, float $volumePerAreaM, float $filmWm2K, float $radiusM = 0.0, float $shapeNumber = 3.0, ?float $conductivity = null): float
-    {
-        return $densityKgM3 * $specificHeatKj * 1000 * $volumePerAreaM * (1 / $filmWm2K + (null === $conductivity ? 0.0 : $radiusM / ($shapeNumber * $conductivity))) / 60;
+    public static function tauMinutes(
+        float $densityKgM3,
+        float $specificHeatKj,
+        float $volumePerAreaM,
+        float $filmWm2K,
+        float $radiusM = 0.0,
+        float $shapeNumber = 3.0,
+        ?float $conductivity = null,
+    ): float {
+        return ($densityKgM3 *
+            $specificHeatKj *
+            1000 *
+            $volumePerAreaM *
+            (1 / $filmWm2K + (null === $conductivity ? 0.0 : $radiusM / ($shapeNumber * $conductivity)))) /
+            60;
     }
 
     /** Ice that takes the heat out: m·c·ΔT/(334 + 4.18 T₁), in kg. */
     public static function iceKg(float $massKg, float $specificHeatKj, float $fromCelsius, float $toCelsius): float
     {
-        return $massKg * $specificHeatKj * max(0.0, $fromCelsius - $toCelsius) / (334 + 4.18 * $toCelsius);
+        return ($massKg * $specificHeatKj * max(0.0, $fromCelsius - $toCelsius)) / (334 + 4.18 * $toCelsius);
     }
 }

@@ -10,9 +10,16 @@ final class Frying
     /** @throws \DomainException when not even one piece fits */
     public static function piecesPerLoad(float $surfaceM2, float $footprintM2, float $fatKg, float $pieceKg): int
     {
-        $pieces = (int) min(floor(0.55 * $surfaceM2 / $footprintM2 + 1e-9), floor(0.175 * $fatKg / $pieceKg + 1e-9));
+        $pieces = (int) min(floor((0.55 * $surfaceM2) / $footprintM2 + 1e-9), floor((0.175 * $fatKg) / $pieceKg + 1e-9));
         if ($pieces < 1) {
-            throw new \DomainException(\sprintf('A pan with %.0f cm² of fat and %.2f kg in it fries no piece of %.0f g.', $surfaceM2 * 1e4, $fatKg, $pieceKg * 1000));
+            throw new \DomainException(
+                \sprintf(
+                    'A pan with %.0f cm² of fat and %.2f kg in it fries no piece of %.0f g.',
+                    $surfaceM2 * 1e4,
+                    $fatKg,
+                    $pieceKg * 1000,
+                ),
+            );
         }
 
         return $pieces;

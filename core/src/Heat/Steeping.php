@@ -10,17 +10,25 @@ namespace FeastLadle\Heat;
  */
 final class Steeping
 {
-    private const WALL_KW_M2K = 0.010;
+    private const WALL_KW_M2K = 0.01;
 
     /** @param float $heatCapacityKjPerK contents and pot together */
-    public static function celsiusAfter(float $minutes, float $heatCapacityKjPerK, float $fromCelsius, float $surfaceM2, float $wallM2, float $roomCelsius = 28.0, float $openness = OpenPot::LID_ON): float
-    {
+    public static function celsiusAfter(
+        float $minutes,
+        float $heatCapacityKjPerK,
+        float $fromCelsius,
+        float $surfaceM2,
+        float $wallM2,
+        float $roomCelsius = 28.0,
+        float $openness = OpenPot::LID_ON,
+    ): float {
         $room = new OpenPot($roomCelsius);
         $celsius = $fromCelsius;
         $slices = (int) max(1, ceil($minutes));
         for ($i = 0; $i < $slices; ++$i) {
-            $kilowatts = max(0.0, $room->lossKwPerM2($celsius, $openness)) * $surfaceM2 + self::WALL_KW_M2K * ($celsius - $roomCelsius) * $wallM2;
-            $celsius -= $kilowatts * 60 * $minutes / $slices / $heatCapacityKjPerK;
+            $kilowatts =
+                max(0.0, $room->lossKwPerM2($celsius, $openness)) * $surfaceM2 + self::WALL_KW_M2K * ($celsius - $roomCelsius) * $wallM2;
+            $celsius -= ($kilowatts * 60 * $minutes) / $slices / $heatCapacityKjPerK;
         }
 
         return $celsius;

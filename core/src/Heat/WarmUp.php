@@ -13,8 +13,15 @@ final class WarmUp
      *
      * @return float|null minutes; null when the loss eats the flame before the target, so it never gets there
      */
-    public static function minutes(float $heatCapacityKjPerK, float $fromCelsius, float $toCelsius, float $netKw, float $surfaceM2, ?OpenPot $room, float $openness = OpenPot::UNCOVERED): ?float
-    {
+    public static function minutes(
+        float $heatCapacityKjPerK,
+        float $fromCelsius,
+        float $toCelsius,
+        float $netKw,
+        float $surfaceM2,
+        ?OpenPot $room,
+        float $openness = OpenPot::UNCOVERED,
+    ): ?float {
         if ($toCelsius <= $fromCelsius) {
             return 0.0;
         }
@@ -28,7 +35,7 @@ final class WarmUp
             if ($kilowatts <= 0.0) {
                 return null;
             }
-            $seconds += $heatCapacityKjPerK * $step / $kilowatts;
+            $seconds += ($heatCapacityKjPerK * $step) / $kilowatts;
         }
 
         return $seconds / 60;

@@ -6,7 +6,8 @@ namespace FeastLadle\Holding;
 
 /**
  * How long food has been neither hot nor cold. Minutes between 5 and 60 °C add up: 120 warns, 240 stops; heating it again gives none back.
- * A cooling that makes 60 → 21 °C within two hours and 21 → 5 °C within four more does not count; one that fails a leg does. Usual levels of food
+ * A cooling that makes 60 → 21 °C within two hours and 21 → 5 °C within four more does not count; one that fails a leg does.
+ * Usual levels of food
  * codes, as data: the local code comes first.
  */
 final readonly class TwoClocks
@@ -62,7 +63,10 @@ final readonly class TwoClocks
         if ($first['celsius'] >= $this->hotCelsius && $last['celsius'] <= $this->coldCelsius) {
             foreach ($visit as $reading) {
                 if ($reading['celsius'] <= $this->middleCelsius) {
-                    if ($reading['minute'] - $first['minute'] <= $this->firstLegMinutes && $last['minute'] - $reading['minute'] <= $this->secondLegMinutes) {
+                    if (
+                        $reading['minute'] - $first['minute'] <= $this->firstLegMinutes
+                        && $last['minute'] - $reading['minute'] <= $this->secondLegMinutes
+                    ) {
                         return 0.0;
                     }
                     break;
@@ -88,7 +92,10 @@ final readonly class TwoClocks
                 $levels = array_reverse($levels);
             }
             foreach ($levels as $level) {
-                $share = $next['celsius'] === $former['celsius'] ? -1.0 : ($level - $former['celsius']) / ($next['celsius'] - $former['celsius']);
+                $share =
+                    $next['celsius'] === $former['celsius']
+                        ? -1.0
+                        : ($level - $former['celsius']) / ($next['celsius'] - $former['celsius']);
                 if ($share > 1e-9 && $share < 1 - 1e-9) {
                     $all[] = ['minute' => $former['minute'] + $share * ($next['minute'] - $former['minute']), 'celsius' => $level];
                 }

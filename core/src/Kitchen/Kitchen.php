@@ -53,22 +53,85 @@ final readonly class Kitchen
 
     public function withBurner(Burner $burner): self
     {
-        return new self($this->name, [...$this->burners, $burner->id => $burner], $this->vessels, $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
+        return new self(
+            $this->name,
+            [...$this->burners, $burner->id => $burner],
+            $this->vessels,
+            $this->people,
+            $this->cupMl,
+            $this->scaleStepGrams,
+            $this->altitudeM,
+            $this->roomCelsius,
+            $this->coldLitres,
+            $this->scales,
+            $this->tools,
+            $this->rules,
+            $this->pantry,
+            $this->prices,
+            $this->currency,
+            $this->liftKg,
+            $this->humidity,
+            $this->fillLimits,
+            $this->dryingM2,
+        );
     }
 
     public function withPerson(Person $person): self
     {
-        return new self($this->name, $this->burners, $this->vessels, [...$this->people, $person->id => $person], $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
+        return new self(
+            $this->name,
+            $this->burners,
+            $this->vessels,
+            [...$this->people, $person->id => $person],
+            $this->cupMl,
+            $this->scaleStepGrams,
+            $this->altitudeM,
+            $this->roomCelsius,
+            $this->coldLitres,
+            $this->scales,
+            $this->tools,
+            $this->rules,
+            $this->pantry,
+            $this->prices,
+            $this->currency,
+            $this->liftKg,
+            $this->humidity,
+            $this->fillLimits,
+            $this->dryingM2,
+        );
     }
 
     public function withVessel(Vessel $vessel): self
     {
-        return new self($this->name, $this->burners, [...$this->vessels, $vessel->id => $vessel], $this->people, $this->cupMl, $this->scaleStepGrams, $this->altitudeM, $this->roomCelsius, $this->coldLitres, $this->scales, $this->tools, $this->rules, $this->pantry, $this->prices, $this->currency, $this->liftKg, $this->humidity, $this->fillLimits, $this->dryingM2);
+        return new self(
+            $this->name,
+            $this->burners,
+            [...$this->vessels, $vessel->id => $vessel],
+            $this->people,
+            $this->cupMl,
+            $this->scaleStepGrams,
+            $this->altitudeM,
+            $this->roomCelsius,
+            $this->coldLitres,
+            $this->scales,
+            $this->tools,
+            $this->rules,
+            $this->pantry,
+            $this->prices,
+            $this->currency,
+            $this->liftKg,
+            $this->humidity,
+            $this->fillLimits,
+            $this->dryingM2,
+        );
     }
 
     public function strongestFire(): ?Burner
     {
-        return array_reduce($this->burners, static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a);
+        return array_reduce(
+            $this->burners,
+            static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a,
+        );
     }
 
     public function boilingCelsius(): float

@@ -42,7 +42,29 @@ final class KitchenReader
 
     public function fromNode(Node $root): Kitchen
     {
-        $root->object(['format', 'version', 'name', 'burners', 'vessels', 'people', 'cupMl', 'scaleStepGrams', 'altitudeM', 'roomCelsius', 'coldLitres', 'scales', 'tools', 'rules', 'pantry', 'prices', 'currency', 'liftKg', 'humidity', 'fillLimits', 'dryingM2']);
+        $root->object([
+            'format',
+            'version',
+            'name',
+            'burners',
+            'vessels',
+            'people',
+            'cupMl',
+            'scaleStepGrams',
+            'altitudeM',
+            'roomCelsius',
+            'coldLitres',
+            'scales',
+            'tools',
+            'rules',
+            'pantry',
+            'prices',
+            'currency',
+            'liftKg',
+            'humidity',
+            'fillLimits',
+            'dryingM2',
+        ]);
         if (self::FORMAT !== $root->at('format')->string()) {
             $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
         }
@@ -52,12 +74,25 @@ final class KitchenReader
         foreach ($root->at('burners')->items(30, 1) as $node) {
             $node->object(['id', 'name', 'fuel', 'kilowatts', 'ringMm']);
             $id = $this->freshId($node, $ids);
-            $burners[$id] = new Burner($id, $node->at('name')->string(null, 60), $node->at('fuel')->enum(Fuel::class), $node->at('kilowatts')->number(0.1, 100), $node->at('ringMm')->number(20, 1500, 90.0));
+            $burners[$id] = new Burner(
+                $id,
+                $node->at('name')->string(null, 60),
+                $node->at('fuel')->enum(Fuel::class),
+                $node->at('kilowatts')->number(0.1, 100),
+                $node->at('ringMm')->number(20, 1500, 90.0),
+            );
         }
         foreach ($root->at('vessels')->items(120, 1) as $node) {
             $node->object(['id', 'name', 'kind', 'shape', 'metal', 'emptyKg']);
             $id = $this->freshId($node, $ids);
-            $vessels[$id] = new Vessel($id, $node->at('name')->string(null, 60), $node->at('kind')->enum(VesselKind::class), $this->shape($node->at('shape')), $node->at('metal')->enum(Metal::class, Metal::Steel), $node->at('emptyKg')->number(0.05, 500, 1.0));
+            $vessels[$id] = new Vessel(
+                $id,
+                $node->at('name')->string(null, 60),
+                $node->at('kind')->enum(VesselKind::class),
+                $this->shape($node->at('shape')),
+                $node->at('metal')->enum(Metal::class, Metal::Steel),
+                $node->at('emptyKg')->number(0.05, 500, 1.0),
+            );
         }
         foreach ($root->at('people')->items(60, 1) as $node) {
             $node->object(['id', 'name', 'skill']);
@@ -125,7 +160,14 @@ final class KitchenReader
             if (null === $grams && null === $pieces) {
                 $node->fault('A tool takes so many grams or pieces at a time: "loadGrams" or "loadPieces" is missing.');
             }
-            $tools[$id] = new Tool($id, $node->at('name')->string(null, 60), $node->at('process')->enum(Process::class), $grams, $pieces, $node->at('restMinutes')->number(0, 120, 0.0));
+            $tools[$id] = new Tool(
+                $id,
+                $node->at('name')->string(null, 60),
+                $node->at('process')->enum(Process::class),
+                $grams,
+                $pieces,
+                $node->at('restMinutes')->number(0, 120, 0.0),
+            );
         }
 
         return $tools;
@@ -138,7 +180,11 @@ final class KitchenReader
         foreach ($list->items(40) as $node) {
             $node->object(['id', 'name', 'forbids']);
             $id = $node->at('id')->id();
-            $rules[$id] = new IngredientRule($id, $node->at('name')->string(null, 80), array_map(static fn (Node $n): string => $n->id(), $node->at('forbids')->items(300, 1)));
+            $rules[$id] = new IngredientRule(
+                $id,
+                $node->at('name')->string(null, 80),
+                array_map(static fn (Node $n): string => $n->id(), $node->at('forbids')->items(300, 1)),
+            );
         }
 
         return $rules;
@@ -183,7 +229,14 @@ final class KitchenReader
         }
         $height = null === $ml ? $node->at('heightMm')->number(5, 3000) : 100.0;
         $size = static fn (string $key): float => $node->at($key)->number(10, 5000);
-        $of = static fn (float $rim, float $base, float $length): Shape => self::shapeOf($form, $rim, $base, $length, $height, $ml ? $ml / 1000 : null);
+        $of = static fn (float $rim, float $base, float $length): Shape => self::shapeOf(
+            $form,
+            $rim,
+            $base,
+            $length,
+            $height,
+            $ml ? $ml / 1000 : null,
+        );
         try {
             return match ($form) {
                 'straight' => $of($size('diameterMm'), 100, 100),
@@ -212,12 +265,14 @@ final class KitchenReader
         [$b, $r] = [$base / 2, $rim / 2];
         $shape = match ($form) {
             'box' => StraightShape::rectangular($length, $rim, null === $mm3 ? $height : $mm3 / ($length * $rim)),
-            'tapered' => new TaperedShape($b, $r, null === $mm3 ? $height : 3 * $mm3 / (\M_PI * ($b * $b + $b * $r + $r * $r))),
+            'tapered' => new TaperedShape($b, $r, null === $mm3 ? $height : (3 * $mm3) / (\M_PI * ($b * $b + $b * $r + $r * $r))),
             'bowl' => null === $litres ? new BowlShape($r, $height) : BowlShape::fromBrimful($r, 1000 * $litres),
             default => StraightShape::round($rim, null === $mm3 ? $height : $mm3 / (\M_PI * $r * $r)),
         };
         if ($shape->heightMm() < 5 || $shape->heightMm() > 3000) {
-            throw new \DomainException(\sprintf('%g litres would make it %.0f mm high; 5 to 3000 mm is possible.', $litres ?? 0, $shape->heightMm()));
+            throw new \DomainException(
+                \sprintf('%g litres would make it %.0f mm high; 5 to 3000 mm is possible.', $litres ?? 0, $shape->heightMm()),
+            );
         }
 
         return $shape;

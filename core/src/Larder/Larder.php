@@ -7,7 +7,10 @@ namespace FeastLadle\Larder;
 /** The ingredients a kitchen knows, by id. */
 final class Larder
 {
-    /** @var array<string, list<array{string, string}>>|null by id: names in plain spelling, and as they are written; made when first asked */
+    /**
+     * @var array<string, list<array{string, string}>>|null by id: names in plain spelling, and as they are written; made
+     *                                                      when first asked
+     */
     private ?array $spellings = null;
 
     /** @param array<string, Ingredient> $ingredients */
@@ -65,7 +68,14 @@ final class Larder
     /** @return array<string, list<array{string, string}>> */
     private function spellings(): array
     {
-        return $this->spellings ??= array_map(static fn (Ingredient $i): array => array_map(static fn (string $name): array => [self::plain($name), $name], [$i->name, $i->id, ...$i->names]), $this->ingredients);
+        return $this->spellings ??= array_map(
+            static fn (Ingredient $i): array => array_map(static fn (string $name): array => [self::plain($name), $name], [
+                $i->name,
+                $i->id,
+                ...$i->names,
+            ]),
+            $this->ingredients,
+        );
     }
 
     /** Lower case, hyphens and doubled letters evened out, so that "Suji" finds "sooji" and "khoa" finds "khoya". */

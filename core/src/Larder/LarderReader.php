@@ -40,8 +40,41 @@ final class LarderReader
 
     private function ingredient(Node $node): Ingredient
     {
-        $node->onlyKeys(['id', 'name', 'density', 'potMl', 'water', 'sugar', 'fat', 'allergens', 'pack', 'each', 'counter', 'names', 'diet', 'small', 'unlike', 'soak', 'cooked', 'starch', 'forms', 'yields', 'season', 'leadDays', 'substitutes', 'mostCelsius', 'own', 'addedSugar', 'from']);
-        $composition = new Composition($node->at('water')->number(0, 1, 0.0), $node->at('sugar')->number(0, 1, 0.0), $node->at('fat')->number(0, 1, 0.0), $node->at('starch')->number(0, 1, 0.0));
+        $node->onlyKeys([
+            'id',
+            'name',
+            'density',
+            'potMl',
+            'water',
+            'sugar',
+            'fat',
+            'allergens',
+            'pack',
+            'each',
+            'counter',
+            'names',
+            'diet',
+            'small',
+            'unlike',
+            'soak',
+            'cooked',
+            'starch',
+            'forms',
+            'yields',
+            'season',
+            'leadDays',
+            'substitutes',
+            'mostCelsius',
+            'own',
+            'addedSugar',
+            'from',
+        ]);
+        $composition = new Composition(
+            $node->at('water')->number(0, 1, 0.0),
+            $node->at('sugar')->number(0, 1, 0.0),
+            $node->at('fat')->number(0, 1, 0.0),
+            $node->at('starch')->number(0, 1, 0.0),
+        );
         if ($composition->water + $composition->sugar + $composition->fat + $composition->starch > 1.0001) {
             $node->fault('Water, sugar, fat and starch add up to more than the whole.');
         }
@@ -80,7 +113,12 @@ final class LarderReader
     {
         $node->object(['without', 'use', 'ratio', 'caution']);
 
-        return new Substitute($node->at('without')->enum(Without::class), $node->at('use')->id(), $node->at('ratio')->number(0.05, 20, 1.0), $node->at('caution')->string('', 300));
+        return new Substitute(
+            $node->at('without')->enum(Without::class),
+            $node->at('use')->id(),
+            $node->at('ratio')->number(0.05, 20, 1.0),
+            $node->at('caution')->string('', 300),
+        );
     }
 
     private function likeness(Node $node): Likeness

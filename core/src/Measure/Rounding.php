@@ -31,7 +31,11 @@ final readonly class Rounding
         foreach ($this->scales as $scale) {
             $carries = $scale->mostGrams >= $grams;
             $bestCarries = null !== $best && $best->mostGrams >= $grams;
-            if (null === $best || ($carries && (!$bestCarries || $scale->stepGrams < $best->stepGrams)) || (!$carries && !$bestCarries && $scale->mostGrams > $best->mostGrams)) {
+            if (
+                null === $best
+                || ($carries && (!$bestCarries || $scale->stepGrams < $best->stepGrams))
+                || (!$carries && !$bestCarries && $scale->mostGrams > $best->mostGrams)
+            ) {
                 $best = $scale;
             }
         }

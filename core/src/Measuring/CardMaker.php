@@ -63,7 +63,9 @@ final class CardMaker
     /** Steps by the fire, or with hot things, from which nobody walks away. */
     private static function neverLeft(Step $step): bool
     {
-        return AttentionKind::Constant === $step->attention->kind && ('none' !== $step->flame->value || \in_array($step->process, [Process::Merge, Process::HotFat, Process::Set, Process::Dunk], true));
+        return AttentionKind::Constant === $step->attention->kind
+            && ('none' !== $step->flame->value
+                || \in_array($step->process, [Process::Merge, Process::HotFat, Process::Set, Process::Dunk], true));
     }
 
     /** @param array<string, list<CardBowl>> $numbers */
@@ -84,7 +86,12 @@ final class CardMaker
             $people = max($people, $part->attention->people);
         }
 
-        return new Ready(array_values(array_unique($bowls)), array_values(array_unique($vessels)), array_values(array_unique(array_map(static fn (Step $s): Process => $s->process, $breath), \SORT_REGULAR)), $people);
+        return new Ready(
+            array_values(array_unique($bowls)),
+            array_values(array_unique($vessels)),
+            array_values(array_unique(array_map(static fn (Step $s): Process => $s->process, $breath), \SORT_REGULAR)),
+            $people,
+        );
     }
 
     /**
@@ -103,7 +110,9 @@ final class CardMaker
             }
             foreach ($other->takes as $take) {
                 $isOut = null !== $take->fromStep && isset($from[$take->fromStep]);
-                $follows = $follows || ($isOut && ($take->manner->straightOn || \in_array($other->process, [Process::Set, Process::Strain], true)));
+                $follows =
+                    $follows
+                    || ($isOut && ($take->manner->straightOn || \in_array($other->process, [Process::Set, Process::Strain], true)));
             }
             if ($follows) {
                 $found[] = $other;

@@ -26,7 +26,12 @@ final readonly class PotSticks
         foreach ($planned->batchPlan->pots as $choice) {
             $levels = $choice->run->isHeated() && null === $choice->frying ? $this->levels($choice) : [];
             if ([] !== array_filter($levels, static fn (array $l): bool => 'stop' === $l['what'])) {
-                $sticks[] = new PotStick($choice->vessel(), $planned->dish->letter.' · '.$planned->dish->recipe->name, Dipstick::marks($choice->vessel()->shape), $levels);
+                $sticks[] = new PotStick(
+                    $choice->vessel(),
+                    $planned->dish->letter.' · '.$planned->dish->recipe->name,
+                    Dipstick::marks($choice->vessel()->shape),
+                    $levels,
+                );
             }
         }
 
@@ -49,7 +54,13 @@ final readonly class PotSticks
                 $levels[] = ['label' => $flow->step->title, 'depthMm' => $stop, 'what' => 'stop', 'celsius' => $celsius, 'ml' => $after];
             }
         }
-        $levels[] = ['label' => '', 'depthMm' => $shape->depthMm($choice->limitMl()), 'what' => 'limit', 'celsius' => 20.0, 'ml' => $choice->limitMl()];
+        $levels[] = [
+            'label' => '',
+            'depthMm' => $shape->depthMm($choice->limitMl()),
+            'what' => 'limit',
+            'celsius' => 20.0,
+            'ml' => $choice->limitMl(),
+        ];
 
         return $levels;
     }

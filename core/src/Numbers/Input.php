@@ -15,8 +15,15 @@ final readonly class Input
      * @param list<string> $words
      * @param list<self>   $columns
      */
-    private function __construct(public string $name, public string $unit, public float $least, public float $most, public float|string|null $default, public array $words, public array $columns)
-    {
+    private function __construct(
+        public string $name,
+        public string $unit,
+        public float $least,
+        public float $most,
+        public float|string|null $default,
+        public array $words,
+        public array $columns,
+    ) {
     }
 
     /** @param float|null $default null: it must be given */

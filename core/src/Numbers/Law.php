@@ -15,8 +15,13 @@ final readonly class Law
      * @param list<Input>                    $inputs
      * @param \Closure(Values): list<Figure> $compute may throw \DomainException, with the value and the limit
      */
-    public function __construct(public string $name, public string $title, public string $formula, public array $inputs, private \Closure $compute)
-    {
+    public function __construct(
+        public string $name,
+        public string $title,
+        public string $formula,
+        public array $inputs,
+        private \Closure $compute,
+    ) {
     }
 
     /**

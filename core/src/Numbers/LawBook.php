@@ -11,7 +11,9 @@ final class LawBook
     public static function all(): array
     {
         $laws = [];
-        foreach ([...AmountLaws::all(), ...VesselLaws::all(), ...HeatLaws::all(), ...SyrupLaws::all(), ...TrayAndHoldingLaws::all()] as $law) {
+        foreach (
+            [...AmountLaws::all(), ...VesselLaws::all(), ...HeatLaws::all(), ...SyrupLaws::all(), ...TrayAndHoldingLaws::all()] as $law
+        ) {
             $laws[$law->name] = $law;
         }
 

@@ -23,13 +23,18 @@ final readonly class Attempt
     /** Whether a dish is late, or left out for lack of room: less room before the moments may help it then. */
     public function isCramped(): bool
     {
-        return $this->plan->isLate() || [] !== array_filter($this->leftOut, static fn (Obstacle $o): bool => Fitting::NO_ROOM === $o->template);
+        return $this->plan->isLate()
+            || [] !== array_filter($this->leftOut, static fn (Obstacle $o): bool => Fitting::NO_ROOM === $o->template);
     }
 
     /** Of two tries the one with more dishes, then the one less late; this one where they are alike. */
     public function orBetter(self $other): self
     {
-        $lacks = static fn (self $a): array => [$a->isFeasible() ? 0 : 1, \count($a->leftOut), array_sum(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $a->plan->timings))];
+        $lacks = static fn (self $a): array => [
+            $a->isFeasible() ? 0 : 1,
+            \count($a->leftOut),
+            array_sum(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $a->plan->timings)),
+        ];
 
         return $lacks($other) < $lacks($this) ? $other : $this;
     }

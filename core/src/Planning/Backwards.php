@@ -27,7 +27,10 @@ final readonly class Backwards
         $grams = 0.0;
         foreach ($recipe->steps as $step) {
             foreach ($step->takes as $take) {
-                $grams += $take->ingredient === $ingredient && null === $take->fatDepthMm ? $take->grown($factor) + $take->reserve * $factor ** $take->exponent : 0.0;
+                $grams +=
+                    $take->ingredient === $ingredient && null === $take->fatDepthMm
+                        ? $take->grown($factor) + $take->reserve * $factor ** $take->exponent
+                        : 0.0;
             }
         }
 
@@ -37,18 +40,32 @@ final readonly class Backwards
     /** @return float|null the largest factor; null when the recipe takes none of it */
     public function factorOf(Recipe $recipe, string $ingredient, float $grams): ?float
     {
-        return $this->grams($recipe, $ingredient, 1.0) <= 0 ? null : self::largest(fn (float $k): bool => $this->grams($recipe, $ingredient, $k) <= $grams + 1e-9);
+        return $this->grams($recipe, $ingredient, 1.0) <= 0
+            ? null
+            : self::largest(fn (float $k): bool => $this->grams($recipe, $ingredient, $k) <= $grams + 1e-9);
     }
 
-    /** The largest factor at which every run that would go into this vessel's kind stays under its limit in it; null when none goes into such a kind. */
+    /**
+     * The largest factor at which every run that would go into this vessel's kind stays under its limit in it; null when
+     * none goes into such a kind.
+     */
     public function factorIn(Recipe $recipe, Vessel $vessel): ?float
     {
-        $runs = fn (Ledger $l): array => array_filter($l->runs($this->kitchen->fillLimits), static fn ($r): bool => $r->kind === $vessel->kind && null === $r->frying());
+        $runs = fn (Ledger $l): array => array_filter(
+            $l->runs($this->kitchen->fillLimits),
+            static fn ($r): bool => $r->kind === $vessel->kind && null === $r->frying(),
+        );
         if ([] === $runs($this->ledger($recipe, 1.0))) {
             return null;
         }
 
-        return self::largest(fn (float $k): bool => [] === array_filter($runs($this->ledger($recipe, $k)), static fn ($r): bool => $r->needBrimMl > $vessel->shape->brimfulMl() || $r->isTooMuch()));
+        return self::largest(
+            fn (float $k): bool => [] ===
+                array_filter(
+                    $runs($this->ledger($recipe, $k)),
+                    static fn ($r): bool => $r->needBrimMl > $vessel->shape->brimfulMl() || $r->isTooMuch(),
+                ),
+        );
     }
 
     /** What a factor gives, in the portion's way of counting: grams, or whole pieces. */
@@ -93,7 +110,12 @@ final readonly class Backwards
                 $packs = max(1, (int) round($this->grams($recipe, $ingredient->id, $near) / $ingredient->pack->grams));
                 $factor = $this->factorOf($recipe, $ingredient->id, $packs * $ingredient->pack->grams);
                 if (null !== $factor && $factor >= $near / 2 && $factor <= 2 * $near) {
-                    $found[$ingredient->id] = ['name' => $ingredient->name, 'pack' => $ingredient->pack->name, 'packs' => $packs, 'factor' => $factor];
+                    $found[$ingredient->id] = [
+                        'name' => $ingredient->name,
+                        'pack' => $ingredient->pack->name,
+                        'packs' => $packs,
+                        'factor' => $factor,
+                    ];
                 }
             }
         }

@@ -77,7 +77,9 @@ final readonly class BatchFlow
     /** @return list<int> the places of a step that take from a source at a place */
     public function takers(Step $source, int $place, Step $step): array
     {
-        return array_values(array_filter($this->places($step), fn (int $p): bool => \in_array($place, $this->sources($source, $step, $p), true)));
+        return array_values(
+            array_filter($this->places($step), fn (int $p): bool => \in_array($place, $this->sources($source, $step, $p), true)),
+        );
     }
 
     public function wave(int $place): Wave

@@ -9,7 +9,8 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 
 /**
- * A recipe says how much water boils off on its own ring while the grain softens. Here it is another pot on another fire: the water put in follows
+ * A recipe says how much water boils off on its own ring while the grain softens. Here it is another pot on another fire:
+ * the water put in follows
  * the power that reaches it and the minutes it takes, the mean over the fires that can do it.
  */
 final class BoilsAway
@@ -26,7 +27,12 @@ final class BoilsAway
         foreach ($plan->ledger->flows as $id => $flow) {
             $step = $flow->step;
             $own = StepTimer::REFERENCE_KW * $step->flame->share() * $step->time->likelyMinutes;
-            if (!isset($pots[$id]) || Flame::None === $step->flame || $own <= 0 || [] === array_filter($step->takes, static fn ($t): bool => $t->boilsOff > 0)) {
+            if (
+                !isset($pots[$id])
+                || Flame::None === $step->flame
+                || $own <= 0
+                || [] === array_filter($step->takes, static fn ($t): bool => $t->boilsOff > 0)
+            ) {
                 continue;
             }
             $here = [];

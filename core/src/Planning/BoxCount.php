@@ -17,8 +17,15 @@ final readonly class BoxCount
      * @param list<string>                                                $allergens
      * @param \DateTimeImmutable|null                                     $eatBy     by the dish that keeps shortest; null for an empty box
      */
-    private function __construct(public Box $box, public array $contents, public float $grams, public array $allergens, public float $addedSugarGrams, public ?\DateTimeImmutable $eatBy, public string $shortest)
-    {
+    private function __construct(
+        public Box $box,
+        public array $contents,
+        public float $grams,
+        public array $allergens,
+        public float $addedSugarGrams,
+        public ?\DateTimeImmutable $eatBy,
+        public string $shortest,
+    ) {
     }
 
     public static function of(Box $box, Feast $feast, Quantities $quantities, Larder $larder): self
@@ -34,10 +41,10 @@ final readonly class BoxCount
                 continue;
             }
             $gives = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-            $each = $planned->demand->portion->countsPieces ? $amount * $gives->massGrams() / max(1e-9, $gives->pieces) : $amount;
+            $each = $planned->demand->portion->countsPieces ? ($amount * $gives->massGrams()) / max(1e-9, $gives->pieces) : $amount;
             $contents[] = ['dish' => $planned, 'amount' => $amount, 'grams' => $each];
             $grams += $each;
-            $sugar += $gives->massGrams() > 0 ? $each * $gives->addedSugarGrams($larder) / $gives->massGrams() : 0.0;
+            $sugar += $gives->massGrams() > 0 ? ($each * $gives->addedSugarGrams($larder)) / $gives->massGrams() : 0.0;
             $allergens = [...$allergens, ...(new Sources($larder))->allergens($planned->dish->recipe)];
             if (null === $keeps || $planned->dish->recipe->keepMinutes < $keeps) {
                 $keeps = $planned->dish->recipe->keepMinutes;
@@ -48,13 +55,21 @@ final readonly class BoxCount
         sort($allergens);
 
         // Everything is ready by the first moment at the latest; from then on it keeps.
-        return new self($box, $contents, $grams, $allergens, $sugar, null === $keeps ? null : $feast->firstMoment()->at->add(new \DateInterval('PT'.$keeps.'M')), $shortest);
+        return new self(
+            $box,
+            $contents,
+            $grams,
+            $allergens,
+            $sugar,
+            null === $keeps ? null : $feast->firstMoment()->at->add(new \DateInterval('PT'.$keeps.'M')),
+            $shortest,
+        );
     }
 
     /** Minutes for so many people at the packing table. */
     public function packMinutes(int $people = 1): float
     {
-        return $this->box->count * $this->box->packSeconds / 60 / max(1, $people);
+        return ($this->box->count * $this->box->packSeconds) / 60 / max(1, $people);
     }
 
     /** Grams of all boxes together. */
@@ -66,6 +81,9 @@ final readonly class BoxCount
     /** @return list<array{dish: PlannedDish, amount: float}> what goes into all of them, in grams or pieces */
     public function totals(): array
     {
-        return array_map(fn (array $part): array => ['dish' => $part['dish'], 'amount' => $part['amount'] * $this->box->count], $this->contents);
+        return array_map(
+            fn (array $part): array => ['dish' => $part['dish'], 'amount' => $part['amount'] * $this->box->count],
+            $this->contents,
+        );
     }
 }

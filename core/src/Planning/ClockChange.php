@@ -30,7 +30,11 @@ final readonly class ClockChange
         foreach (\array_slice($transitions, 1) as $i => $transition) {
             $minutes = intdiv($transition['offset'] - $transitions[$i]['offset'], 60);
             if (0 !== $minutes) {
-                $found[] = new self((new \DateTimeImmutable('@'.$transition['ts']))->setTimezone($zone), (new \DateTimeImmutable('@'.($transition['ts'] + $transitions[$i]['offset'])))->format('H:i'), $minutes);
+                $found[] = new self(
+                    (new \DateTimeImmutable('@'.$transition['ts']))->setTimezone($zone),
+                    (new \DateTimeImmutable('@'.($transition['ts'] + $transitions[$i]['offset'])))->format('H:i'),
+                    $minutes,
+                );
             }
         }
 
@@ -39,8 +43,15 @@ final readonly class ClockChange
 
     public function sentence(): Sentence
     {
-        return new Sentence($this->minutes < 0 ? 'At {before} the clocks are put back by {minutes} min to {after}. What follows is told in the new time.' : 'At {before} the clocks are put on by {minutes} min to {after}. What follows is told in the new time.', [
-            'before' => $this->before, 'after' => $this->at->format('H:i'), 'minutes' => abs($this->minutes),
-        ]);
+        return new Sentence(
+            $this->minutes < 0
+                ? 'At {before} the clocks are put back by {minutes} min to {after}. What follows is told in the new time.'
+                : 'At {before} the clocks are put on by {minutes} min to {after}. What follows is told in the new time.',
+            [
+                'before' => $this->before,
+                'after' => $this->at->format('H:i'),
+                'minutes' => abs($this->minutes),
+            ],
+        );
     }
 }

@@ -18,7 +18,10 @@ final readonly class CutTimes
     {
     }
 
-    /** @return array<string, list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>> by activity, where something is cut */
+    /**
+     * @return array<string, list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>> by
+     *     activity, where something is cut
+     */
     public function ofPlan(Plan $plan, Kitchen $kitchen): array
     {
         $times = [];
@@ -29,7 +32,10 @@ final readonly class CutTimes
         return array_filter($times);
     }
 
-    /** @return list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}> empty for what is not a slab that is cut */
+    /**
+     * @return list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}> empty for what is not a
+     *     slab that is cut
+     */
     public function of(PlannedStep $planned, Kitchen $kitchen): array
     {
         $pot = $planned->dish->batchPlan->potOfStep()[$planned->step->id] ?? null;
@@ -44,7 +50,11 @@ final readonly class CutTimes
             $from = Cooling::minutes($tau, $poured, $window->fromCelsius(), $kitchen->roomCelsius);
             $to = null === $window->toCelsius() ? null : Cooling::minutes($tau, $poured, $window->toCelsius(), $kitchen->roomCelsius);
             if (null !== $from) {
-                $times[] = ['window' => $window, 'from' => self::after($planned->start, $from), 'to' => null === $to ? null : self::after($planned->start, $to)];
+                $times[] = [
+                    'window' => $window,
+                    'from' => self::after($planned->start, $from),
+                    'to' => null === $to ? null : self::after($planned->start, $to),
+                ];
             }
         }
 
@@ -54,7 +64,13 @@ final readonly class CutTimes
     /** @return list<CutWindow> what the steps after it ask for */
     private function windows(PlannedStep $planned): array
     {
-        $after = array_map(static fn (Step $s): Process => $s->process, array_filter($planned->dish->dish->recipe->steps, static fn (Step $s): bool => \in_array($planned->step->id, $s->sources(), true)));
+        $after = array_map(
+            static fn (Step $s): Process => $s->process,
+            array_filter(
+                $planned->dish->dish->recipe->steps,
+                static fn (Step $s): bool => \in_array($planned->step->id, $s->sources(), true),
+            ),
+        );
         $windows = [];
         if (\in_array(Process::Score, $after, true) || \in_array(Process::Part, $after, true)) {
             $windows[] = CutWindow::Score;

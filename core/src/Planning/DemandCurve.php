@@ -11,7 +11,10 @@ use FeastLadle\Portion\Demand;
 /** How a dish is called for over the day: staged sittings build it up, not one lump. The spare is there from the first sitting on. */
 final class DemandCurve
 {
-    /** @return list<array{of: Moment, moment: string, at: \DateTimeImmutable, now: float, soFar: float}> by time; the last holds all that is made */
+    /**
+     * @return list<array{of: Moment, moment: string, at: \DateTimeImmutable, now: float, soFar: float}> by time; the last
+     *     holds all that is made
+     */
     public static function of(Feast $feast, PlannedDish $planned): array
     {
         return self::called($feast, $planned->dish->id, $planned->demand);

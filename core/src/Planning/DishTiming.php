@@ -8,8 +8,13 @@ namespace FeastLadle\Planning;
 final readonly class DishTiming
 {
     /** @param list<Obstacle> $reasons why it is late, proven or found by trying; empty when it is in time */
-    public function __construct(public string $dish, public \DateTimeImmutable $ready, public \DateTimeImmutable $due, public int $lateMinutes, public array $reasons)
-    {
+    public function __construct(
+        public string $dish,
+        public \DateTimeImmutable $ready,
+        public \DateTimeImmutable $due,
+        public int $lateMinutes,
+        public array $reasons,
+    ) {
     }
 
     public static function at(string $dish, \DateTimeImmutable $due, \DateTimeImmutable $ready): self

@@ -40,7 +40,9 @@ final readonly class FeastPlanner
 
     private static function budgetFor(Problem $problem): Budget
     {
-        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(self::PATIENCE);
+        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(
+            self::PATIENCE,
+        );
     }
 
     public function quantities(Feast $feast, Kitchen $kitchen): Quantities
@@ -53,8 +55,13 @@ final readonly class FeastPlanner
      *
      * @param list<string> $without dishes to leave out
      */
-    public function draft(Feast $feast, Kitchen $kitchen, Quantities $quantities, ?\DateTimeImmutable $notBefore = null, array $without = []): ScheduleDraft
-    {
+    public function draft(
+        Feast $feast,
+        Kitchen $kitchen,
+        Quantities $quantities,
+        ?\DateTimeImmutable $notBefore = null,
+        array $without = [],
+    ): ScheduleDraft {
         return (new ScheduleBuilder($feast, $kitchen, $this->larder, $quantities))->build($notBefore, $without);
     }
 
@@ -63,12 +70,25 @@ final readonly class FeastPlanner
      *
      * @param Solution|null $near a former plan of the same beginning, from which as little as may be should move
      */
-    public function plan(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null, ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Plan
-    {
+    public function plan(
+        Feast $feast,
+        Kitchen $kitchen,
+        ?\DateTimeImmutable $notBefore = null,
+        ?Budget $budget = null,
+        int $seed = 1,
+        ?Solution $near = null,
+    ): Plan {
         $best = $this->attempt($feast, $kitchen, $notBefore, [], $budget, $seed, $near);
         $budget ??= self::budgetFor($best->draft->problem);
         if (!$best->isFeasible()) {
-            $best = $this->attempt($feast, $kitchen, $notBefore, (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $best->plan->quantities, $notBefore), $budget, $seed);
+            $best = $this->attempt(
+                $feast,
+                $kitchen,
+                $notBefore,
+                (new Fitting($this))->whatDoesNotFit($feast, $kitchen, $best->plan->quantities, $notBefore),
+                $budget,
+                $seed,
+            );
         }
         if ($best->isCramped() && $feast->wishesRoom()) {
             $bare = $this->attempt($feast->atTheMinute(), $kitchen, $notBefore, [], $budget, $seed, $near);
@@ -83,10 +103,23 @@ final readonly class FeastPlanner
     }
 
     /** @param list<Obstacle> $leftOut dishes that are left out, and why */
-    private function attempt(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore, array $leftOut, ?Budget $budget, int $seed, ?Solution $near = null): Attempt
-    {
+    private function attempt(
+        Feast $feast,
+        Kitchen $kitchen,
+        ?\DateTimeImmutable $notBefore,
+        array $leftOut,
+        ?Budget $budget,
+        int $seed,
+        ?Solution $near = null,
+    ): Attempt {
         $quantities = $this->quantities($feast, $kitchen);
-        $draft = $this->draft($feast, $kitchen, $quantities, $notBefore, array_map(static fn (Obstacle $o): string => $o->dish, $leftOut))->withObstacles($leftOut);
+        $draft = $this->draft(
+            $feast,
+            $kitchen,
+            $quantities,
+            $notBefore,
+            array_map(static fn (Obstacle $o): string => $o->dish, $leftOut),
+        )->withObstacles($leftOut);
         $solution = (new Solver())->solve($draft->problem, $budget ?? self::budgetFor($draft->problem), $seed, $near);
 
         return new Attempt($feast, $draft, $this->assemble($feast, $kitchen, $quantities, $draft, $solution), $leftOut);
@@ -98,7 +131,13 @@ final readonly class FeastPlanner
         if (SolutionStatus::Feasible !== $plan->solution->status || $plan->solution->objective === $plan->solution->bound) {
             return null;
         }
-        $draft = $this->draft($feast, $kitchen, $plan->quantities, $notBefore, array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))));
+        $draft = $this->draft(
+            $feast,
+            $kitchen,
+            $plan->quantities,
+            $notBefore,
+            array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
+        );
         $solution = (new Solver())->solve($draft->problem, $budget, $seed, $plan->solution, false);
         if (SolutionStatus::Feasible !== $solution->status || $solution->objective >= $plan->solution->objective) {
             return null;
@@ -114,7 +153,13 @@ final readonly class FeastPlanner
         $obstacles = $draft->obstacles;
         if (SolutionStatus::Feasible !== $solution->status) {
             foreach ($solution->conflicts as $conflict) {
-                $obstacles[] = new Obstacle('', SolutionStatus::Infeasible === $solution->status ? 'No plan is possible: {conflict}.' : 'No plan was found in the time allowed: {conflict}.', ['conflict' => $conflict->text]);
+                $obstacles[] = new Obstacle(
+                    '',
+                    SolutionStatus::Infeasible === $solution->status
+                        ? 'No plan is possible: {conflict}.'
+                        : 'No plan was found in the time allowed: {conflict}.',
+                    ['conflict' => $conflict->text],
+                );
             }
 
             return new Plan($quantities, $draft->problem, $solution, $draft->origin, [], [], $obstacles);
@@ -134,14 +179,24 @@ final readonly class FeastPlanner
      *
      * @return array{Plan, list<string>} the plan, and what can no longer be kept, in words
      */
-    public function replan(Feast $feast, Kitchen $kitchen, Quantities $quantities, ScheduleDraft $draft, Solution $before, \DateTimeImmutable $now, array $done, array $running, ?Budget $budget = null, int $seed = 1): array
-    {
+    public function replan(
+        Feast $feast,
+        Kitchen $kitchen,
+        Quantities $quantities,
+        ScheduleDraft $draft,
+        Solution $before,
+        \DateTimeImmutable $now,
+        array $done,
+        array $running,
+        ?Budget $budget = null,
+        int $seed = 1,
+    ): array {
         $done = array_map(static fn (array $d): array => [$draft->minute($d[0]), $draft->minute($d[1])], $done);
         $running = array_map($draft->minute(...), $running);
         foreach ($draft->problem->links as $link) {
             // A marker of no length goes with the step that takes the contents over.
             if (!isset($draft->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
-                $start = $done[$link->from][0] ?? $running[$link->from] ?? null;
+                $start = $done[$link->from][0] ?? ($running[$link->from] ?? null);
                 if (null !== $start) {
                     $done[$link->to] = [$start, $start];
                 }
@@ -166,8 +221,14 @@ final readonly class FeastPlanner
     }
 
     /** @param list<Obstacle> $obstacles */
-    private function tell(Feast $feast, Kitchen $kitchen, Quantities $quantities, ScheduleDraft $draft, Solution $solution, array $obstacles): Plan
-    {
+    private function tell(
+        Feast $feast,
+        Kitchen $kitchen,
+        Quantities $quantities,
+        ScheduleDraft $draft,
+        Solution $solution,
+        array $obstacles,
+    ): Plan {
         $steps = [];
         $timings = [];
         $vessels = $this->vesselsByStep($quantities, $draft, $solution);
@@ -191,9 +252,21 @@ final readonly class FeastPlanner
             $range = $draft->problem->activities[$id]->duration;
             $length = $placement->end - $placement->start;
             $steps[] = new PlannedStep(
-                new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step), $planned, $step, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end),
-                (int) round($length * $range->min / max(1, $range->likely)), (int) round($length * $range->max / max(1, $range->likely)),
-                $burner, $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [], $people, $this->bowls($planned->bowls[$key->step], $draft->flows[$key->dish]->share($key->batch), $kitchen), $id, $key->batch < 0 ? $draft->flows[$key->dish]->wave($key->batch)->moment : null,
+                new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step),
+                $planned,
+                $step,
+                $placement->start,
+                $placement->end,
+                $draft->instant($placement->start),
+                $draft->instant($placement->end),
+                (int) round(($length * $range->min) / max(1, $range->likely)),
+                (int) round(($length * $range->max) / max(1, $range->likely)),
+                $burner,
+                $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [],
+                $people,
+                $this->bowls($planned->bowls[$key->step], $draft->flows[$key->dish]->share($key->batch), $kitchen),
+                $id,
+                $key->batch < 0 ? $draft->flows[$key->dish]->wave($key->batch)->moment : null,
                 $this->lid($planned, $step, null === $burner ? null : $kitchen->burners[$burner], $timer),
             );
             if (isset($draft->lastOf[$id])) {
@@ -201,9 +274,27 @@ final readonly class FeastPlanner
                 $timings[$key->dish] = isset($timings[$key->dish]) ? $timings[$key->dish]->tighter($timing) : $timing;
             }
         }
-        usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [$b->startMinute, $b->endMinute, $b->key->id()]);
+        usort(
+            $steps,
+            static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [
+                $b->startMinute,
+                $b->endMinute,
+                $b->key->id(),
+            ],
+        );
 
-        return new Plan($quantities, $draft->problem, $solution, $draft->origin, $steps, $timings, $obstacles, true, $this->jobs($feast, $kitchen, $draft, $solution), $this->margins($feast, $draft));
+        return new Plan(
+            $quantities,
+            $draft->problem,
+            $solution,
+            $draft->origin,
+            $steps,
+            $timings,
+            $obstacles,
+            true,
+            $this->jobs($feast, $kitchen, $draft, $solution),
+            $this->margins($feast, $draft),
+        );
     }
 
     private function lid(PlannedDish $planned, Step $step, ?Burner $burner, StepTimer $timer): bool
@@ -234,11 +325,29 @@ final readonly class FeastPlanner
         foreach ($feast->boxes as $box) {
             $placement = $solution->activities[ScheduleBuilder::BOX.$box->id] ?? null;
             if (null !== $placement) {
-                $jobs[] = new PlannedJob($box->name, $placement->start, $placement->end, $draft->instant($placement->start), $draft->instant($placement->end), array_merge(...$placement->uses), null, true);
+                $jobs[] = new PlannedJob(
+                    $box->name,
+                    $placement->start,
+                    $placement->end,
+                    $draft->instant($placement->start),
+                    $draft->instant($placement->end),
+                    array_merge(...$placement->uses),
+                    null,
+                    true,
+                );
             }
         }
         foreach ($feast->otherWork as $work) {
-            $jobs[] = new PlannedJob($work->name, $draft->minute($work->from), $draft->minute($work->to), $work->from, $work->to, isset($kitchen->people[$work->on]) ? [$work->on] : [], isset($kitchen->burners[$work->on]) ? $work->on : null, false);
+            $jobs[] = new PlannedJob(
+                $work->name,
+                $draft->minute($work->from),
+                $draft->minute($work->to),
+                $work->from,
+                $work->to,
+                isset($kitchen->people[$work->on]) ? [$work->on] : [],
+                isset($kitchen->burners[$work->on]) ? $work->on : null,
+                false,
+            );
         }
         usort($jobs, static fn (PlannedJob $a, PlannedJob $b): int => $a->startMinute <=> $b->startMinute);
 
@@ -254,7 +363,9 @@ final readonly class FeastPlanner
      */
     private function bowls(array $bowls, float $share, Kitchen $kitchen): array
     {
-        return 1.0 === $share ? $bowls : array_map(static fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $kitchen->writer()), $bowls);
+        return 1.0 === $share
+            ? $bowls
+            : array_map(static fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $kitchen->writer()), $bowls);
     }
 
     /**
@@ -291,7 +402,9 @@ final readonly class FeastPlanner
                 foreach ($batchFlow->placesOfRun($choice->run) as $batch) {
                     $hold = $planned->dish->id.'/'.$batch.'/'.$choice->run->id;
                     foreach ($choice->run->flows as $flow) {
-                        $vessels[$planned->dish->id.'/'.$batch.'/'.$flow->step->id] = array_merge(...($solution->holds[$hold] ?? [[]]));
+                        $vessels[$planned->dish->id.'/'.$batch.'/'.$flow->step->id] = array_merge(
+                            ...$solution->holds[$hold] ?? [[]],
+                        );
                     }
                 }
             }

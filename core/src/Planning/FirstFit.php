@@ -38,7 +38,7 @@ final readonly class FirstFit
                 $minutes = $ranges[$step->id]->likely * ($step->once ? 1 : $planned->batchPlan->batches);
                 $fires += Flame::None === $step->flame ? 0 : $minutes;
                 if (AttentionKind::None !== $step->attention->kind) {
-                    $share = $minutes * $step->attention->percent / 100;
+                    $share = ($minutes * $step->attention->percent) / 100;
                     $hands += $share * $step->attention->people;
                     $cooks += Skill::Cook === $step->attention->skill ? $share : 0;
                 }
@@ -58,7 +58,11 @@ final readonly class FirstFit
         }
         $last = ($first ?? 0) * \count($kitchen->burners);
 
-        return [new self('fires', $fires, (float) $last), new self('hands', $hands, $there), new self('hands of a cook', $cooks, $cooksThere)];
+        return [
+            new self('fires', $fires, (float) $last),
+            new self('hands', $hands, $there),
+            new self('hands of a cook', $cooks, $cooksThere),
+        ];
     }
 
     public function share(): float

@@ -36,9 +36,14 @@ final readonly class Fitting
             $draft = $this->planner->draft($feast, $kitchen, $quantities, $notBefore, array_values(array_diff($all, [$dish])));
             $solution = (new Solver())->solve($draft->problem, self::budget());
             if (SolutionStatus::Feasible !== $solution->status) {
-                $out[$dish] = SolutionStatus::Infeasible === $solution->status
-                    ? $this->proven($dish, $solution->conflicts[0], $draft, $quantities, $kitchen)
-                    : new Obstacle($dish, 'No way was found to do it in this kitchen by these hands, even alone. Fewer guests, a larger pot or another cook would help.');
+                $out[$dish] =
+                    SolutionStatus::Infeasible === $solution->status
+                        ? $this->proven($dish, $solution->conflicts[0], $draft, $quantities, $kitchen)
+                        : new Obstacle(
+                            $dish,
+                            'No way was found to do it in this kitchen by these hands, even alone. Fewer guests, a larger pot or '
+                                .'another cook would help.',
+                        );
             }
         }
         $kept = [];
@@ -84,13 +89,19 @@ final readonly class Fitting
             'there' => \count($conflict->resources),
         ];
 
-        return new Obstacle($dish, match ($conflict->kind) {
-            'hold' => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: {things}. One more of these would do it, or fewer guests.',
-            'resource' => 'There is not enough of {things} for: {steps}.',
-            'calendar' => 'No shift is long enough for: {steps}.',
-            'need' => 'There are too few for "{steps}": {things}.',
-            'link' => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, in smaller pots, or more hands would do it.',
-            default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
-        }, $values);
+        return new Obstacle(
+            $dish,
+            match ($conflict->kind) {
+                'hold' => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: {things}. One more '
+                    .'of these would do it, or fewer guests.',
+                'resource' => 'There is not enough of {things} for: {steps}.',
+                'calendar' => 'No shift is long enough for: {steps}.',
+                'need' => 'There are too few for "{steps}": {things}.',
+                'link' => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, in smaller pots, '
+                    .'or more hands would do it.',
+                default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
+            },
+            $values,
+        );
     }
 }

@@ -45,11 +45,17 @@ final readonly class Lateness
             $reasons = $this->proof($draft, $dish, $plan, $kitchen);
             foreach ($trials as [$template, $lateness]) {
                 if (($lateness[$dish] ?? \PHP_INT_MAX) <= self::WORTH_SAYING * $timing->lateMinutes) {
-                    $reasons[] = new Obstacle($dish, $template, ['minutes' => $timing->lateMinutes - $lateness[$dish], 'left' => $lateness[$dish]]);
+                    $reasons[] = new Obstacle($dish, $template, [
+                        'minutes' => $timing->lateMinutes - $lateness[$dish],
+                        'left' => $lateness[$dish],
+                    ]);
                 }
             }
             if ([] === $reasons) {
-                $reasons[] = new Obstacle($dish, 'Its steps need more time than lies between the first shift and its moment. Start earlier, or the day before.');
+                $reasons[] = new Obstacle(
+                    $dish,
+                    'Its steps need more time than lies between the first shift and its moment. Start earlier, or the day before.',
+                );
             }
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, $reasons);
         }
@@ -68,7 +74,16 @@ final readonly class Lateness
                 $activities[$id] = new Activity($a->id, $a->duration, $a->needs, $a->earliestStart, $a->due->at ?? $a->latestEnd, null);
             }
         }
-        $strict = new Problem($problem->horizonStart, $problem->horizonEnd, $problem->unitSeconds, $problem->resources, $activities, $problem->links, $problem->holds, $problem->objective);
+        $strict = new Problem(
+            $problem->horizonStart,
+            $problem->horizonEnd,
+            $problem->unitSeconds,
+            $problem->resources,
+            $activities,
+            $problem->links,
+            $problem->holds,
+            $problem->objective,
+        );
         $reasons = [];
         foreach ((new Propagation(new Network($strict)))->conflicts as $conflict) {
             $titles = [];
@@ -78,9 +93,15 @@ final readonly class Lateness
                     $titles[$plan->quantities->dishes[$key->dish]->dish->recipe->step($key->step)->title] = true;
                 }
             }
-            $reasons[] = 'resource' === $conflict->kind
-                ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', ['resources' => ResourceNames::list($kitchen, $conflict->resources), 'steps' => implode(', ', array_keys($titles))])
-                : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', ['steps' => implode(', ', array_reverse(array_keys($titles)))]);
+            $reasons[] =
+                'resource' === $conflict->kind
+                    ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', [
+                        'resources' => ResourceNames::list($kitchen, $conflict->resources),
+                        'steps' => implode(', ', array_keys($titles)),
+                    ])
+                    : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', [
+                        'steps' => implode(', ', array_reverse(array_keys($titles))),
+                    ]);
         }
 
         return $reasons;
@@ -96,8 +117,13 @@ final readonly class Lateness
         $trials = [];
         $strongest = $kitchen->strongestFire();
         if (null !== $strongest) {
-            $more = $kitchen->withBurner(new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm));
-            $trials[] = ['The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).', $this->lateness($feast, $more, $quantities, $notBefore, $without)];
+            $more = $kitchen->withBurner(
+                new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm),
+            );
+            $trials[] = [
+                'The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).',
+                $this->lateness($feast, $more, $quantities, $notBefore, $without),
+            ];
         }
         /** @var Shift|null $first */
         $first = null;
@@ -108,10 +134,16 @@ final readonly class Lateness
             $cook = new Person('one-more-cook', 'one more cook', Skill::Cook);
             $more = $kitchen->withPerson($cook);
             $helped = $feast->withShift(new Shift($cook->id, $first->from, $feast->lastMoment()->at->modify('+12 hours')));
-            $trials[] = ['The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).', $this->lateness($helped, $more, $quantities, $notBefore, $without)];
+            $trials[] = [
+                'The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).',
+                $this->lateness($helped, $more, $quantities, $notBefore, $without),
+            ];
             if (null === $notBefore || $first->from > $notBefore) {
                 $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
-                $trials[] = ['The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).', $this->lateness($earlier, $kitchen, $quantities, $notBefore, $without)];
+                $trials[] = [
+                    'The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).',
+                    $this->lateness($earlier, $kitchen, $quantities, $notBefore, $without),
+                ];
             }
         }
 
@@ -128,6 +160,9 @@ final readonly class Lateness
         $draft = $this->planner->draft($feast, $kitchen, $quantities, $notBefore, $without);
         $solution = (new Solver())->solve($draft->problem, Budget::milliseconds(self::TRIAL_MS));
 
-        return array_map(static fn (DishTiming $t): int => $t->lateMinutes, $this->planner->assemble($feast, $kitchen, $quantities, $draft, $solution)->timings);
+        return array_map(
+            static fn (DishTiming $t): int => $t->lateMinutes,
+            $this->planner->assemble($feast, $kitchen, $quantities, $draft, $solution)->timings,
+        );
     }
 }

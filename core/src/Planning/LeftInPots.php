@@ -29,7 +29,12 @@ final class LeftInPots
                 if (null !== $step && null !== $choice->frying && null !== $fat?->ingredient) {
                     $drunk = $planned->batchPlan->ledger->flow($step->id)->fatDrunk * ($step->once ? 1 : $planned->batchPlan->batches);
                     $measured = $planned->measured[$fat->ingredient] ?? 0.0;
-                    $left[] = ['dish' => $planned, 'what' => $larder->get($fat->ingredient)->name, 'grams' => max(0.0, $measured - $drunk), 'drunk' => $drunk];
+                    $left[] = [
+                        'dish' => $planned,
+                        'what' => $larder->get($fat->ingredient)->name,
+                        'grams' => max(0.0, $measured - $drunk),
+                        'drunk' => $drunk,
+                    ];
                 }
             }
         }

@@ -29,8 +29,20 @@ final readonly class MakeOrBuy
      * @param Ingredient|null   $bought      what stands for it; null: it can only be made
      * @param list<string>      $brings      allergens that the bought one has and the home-made has not
      */
-    private function __construct(public Recipe $base, public array $takers, public bool $isBought, public float $makeGrams, public ?int $handMinutes, public int $fireMinutes, public ?float $makeCost, public array $unpriced, public ?Ingredient $bought, public float $buyGrams, public ?float $buyCost, public array $brings)
-    {
+    private function __construct(
+        public Recipe $base,
+        public array $takers,
+        public bool $isBought,
+        public float $makeGrams,
+        public ?int $handMinutes,
+        public int $fireMinutes,
+        public ?float $makeCost,
+        public array $unpriced,
+        public ?Ingredient $bought,
+        public float $buyGrams,
+        public ?float $buyCost,
+        public array $brings,
+    ) {
     }
 
     /** @return array<string, self> by slug of the base */
@@ -54,7 +66,16 @@ final readonly class MakeOrBuy
         $found = [];
         foreach ($recipes as $slug => $recipe) {
             if (null !== $recipe->base) {
-                $found[$slug] = self::of($recipe, $recipe->base, array_values($takers[$slug]), $isBought[$slug], $grams[$slug], $feast, $kitchen, $larder);
+                $found[$slug] = self::of(
+                    $recipe,
+                    $recipe->base,
+                    array_values($takers[$slug]),
+                    $isBought[$slug],
+                    $grams[$slug],
+                    $feast,
+                    $kitchen,
+                    $larder,
+                );
             }
         }
 
@@ -62,8 +83,16 @@ final readonly class MakeOrBuy
     }
 
     /** @param list<PlannedDish> $takers */
-    private static function of(Recipe $recipe, Base $base, array $takers, bool $isBought, float $grams, Feast $feast, Kitchen $kitchen, Larder $larder): self
-    {
+    private static function of(
+        Recipe $recipe,
+        Base $base,
+        array $takers,
+        bool $isBought,
+        float $grams,
+        Feast $feast,
+        Kitchen $kitchen,
+        Larder $larder,
+    ): self {
         $made = (new QuantityPlanner($larder))->making($recipe, $grams, $kitchen);
         [$hands, $fires] = self::minutes($made, $feast, $kitchen, $larder);
         $cost = null;
@@ -71,7 +100,7 @@ final readonly class MakeOrBuy
         foreach ($made->measured as $id => $each) {
             $ingredient = $larder->get($id);
             if (isset($kitchen->prices[$id])) {
-                $cost = ($cost ?? 0.0) + $kitchen->prices[$id] * $each / $ingredient->pack->grams;
+                $cost = ($cost ?? 0.0) + ($kitchen->prices[$id] * $each) / $ingredient->pack->grams;
             } elseif (BuyingPlace::House !== $ingredient->from) {
                 $unpriced[] = $ingredient->name;
             }
@@ -82,10 +111,15 @@ final readonly class MakeOrBuy
         $buyCost = match (true) {
             null === $bought => null,
             isset($kitchen->prices[$bought->id]) => $kitchen->prices[$bought->id] * ceil($buyGrams / $bought->pack->grams - 1e-9),
-            null !== $base->pricePerKg => $base->pricePerKg * $buyGrams / 1000,
+            null !== $base->pricePerKg => ($base->pricePerKg * $buyGrams) / 1000,
             default => null,
         };
-        $brings = null === $bought ? [] : array_values(array_diff(array_unique([...$bought->allergens, ...$base->allergens]), (new Sources($larder))->allergens($recipe)));
+        $brings =
+            null === $bought
+                ? []
+                : array_values(
+                    array_diff(array_unique([...$bought->allergens, ...$base->allergens]), (new Sources($larder))->allergens($recipe)),
+                );
 
         return new self($recipe, $takers, $isBought, $grams, $hands, $fires, $cost, $unpriced, $bought, $buyGrams, $buyCost, $brings);
     }

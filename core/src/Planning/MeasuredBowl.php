@@ -10,8 +10,19 @@ use FeastLadle\Measure\AmountWriter;
 /** A bowl as it is measured out, rounded for this kitchen; a reserve bowl stands by and may be left over. */
 final readonly class MeasuredBowl
 {
-    public function __construct(public Ingredient $ingredient, public float $grams, public string $amount, public string $byCup, public string $how, public bool $reserve = false, public float $exactGrams = 0.0, public float $baseGrams = 0.0, public float $exponent = 1.0, public float $boilsOff = 0.0, public float $boilsOffAsWritten = 0.0)
-    {
+    public function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $amount,
+        public string $byCup,
+        public string $how,
+        public bool $reserve = false,
+        public float $exactGrams = 0.0,
+        public float $baseGrams = 0.0,
+        public float $exponent = 1.0,
+        public float $boilsOff = 0.0,
+        public float $boilsOffAsWritten = 0.0,
+    ) {
     }
 
     /** A share of it, worded anew. */
@@ -19,6 +30,18 @@ final readonly class MeasuredBowl
     {
         $grams = $writer->measuredGrams($this->ingredient, $share * $this->grams);
 
-        return new self($this->ingredient, $grams, $writer->main($this->ingredient, $grams), $writer->byCup($this->ingredient, $grams), $this->how, $this->reserve, $share * $this->exactGrams, $this->baseGrams, $this->exponent, $share * $this->boilsOff, $this->boilsOffAsWritten);
+        return new self(
+            $this->ingredient,
+            $grams,
+            $writer->main($this->ingredient, $grams),
+            $writer->byCup($this->ingredient, $grams),
+            $this->how,
+            $this->reserve,
+            $share * $this->exactGrams,
+            $this->baseGrams,
+            $this->exponent,
+            $share * $this->boilsOff,
+            $this->boilsOffAsWritten,
+        );
     }
 }

@@ -39,7 +39,16 @@ final readonly class Plan
     /** Amounts, pots and stores only; when and by whom is still to be found. */
     public static function unscheduled(Quantities $quantities): self
     {
-        return new self($quantities, new Problem(0, 1, 60, [], [], [], [], Objective::justInTime()), Solution::none(SolutionStatus::Unknown, 0, []), new \DateTimeImmutable('@0'), [], [], [], false);
+        return new self(
+            $quantities,
+            new Problem(0, 1, 60, [], [], [], [], Objective::justInTime()),
+            Solution::none(SolutionStatus::Unknown, 0, []),
+            new \DateTimeImmutable('@0'),
+            [],
+            [],
+            [],
+            false,
+        );
     }
 
     /** Whether everything is there, and in time. */
@@ -62,24 +71,67 @@ final readonly class Plan
 
     public function toTheMinute(): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins, true);
+        return new self(
+            $this->quantities,
+            $this->problem,
+            $this->solution,
+            $this->origin,
+            $this->steps,
+            $this->timings,
+            $this->obstacles,
+            $this->isScheduled,
+            $this->jobs,
+            $this->margins,
+            true,
+        );
     }
 
     /** Minutes that people stand with their hands in it, those of two counted twice. */
     public function handMinutes(): int
     {
-        return array_sum(array_map(static fn (PlannedStep $s): int => AttentionKind::Constant === $s->step->attention->kind ? $s->minutes() * \count($s->people) : 0, $this->steps));
+        return array_sum(
+            array_map(
+                static fn (PlannedStep $s): int => AttentionKind::Constant === $s->step->attention->kind
+                    ? $s->minutes() * \count($s->people)
+                    : 0,
+                $this->steps,
+            ),
+        );
     }
 
     /** @param array<string, DishTiming> $timings */
     public function withTimings(array $timings): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $timings, $this->obstacles, $this->isScheduled, $this->jobs, $this->margins, $this->isToTheMinute);
+        return new self(
+            $this->quantities,
+            $this->problem,
+            $this->solution,
+            $this->origin,
+            $this->steps,
+            $timings,
+            $this->obstacles,
+            $this->isScheduled,
+            $this->jobs,
+            $this->margins,
+            $this->isToTheMinute,
+        );
     }
 
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
     {
-        return new self($this->quantities, $this->problem, $this->solution, $this->origin, $this->steps, $this->timings, $obstacles, $this->isScheduled, $this->jobs, $this->margins, $this->isToTheMinute);
+        return new self(
+            $this->quantities,
+            $this->problem,
+            $this->solution,
+            $this->origin,
+            $this->steps,
+            $this->timings,
+            $obstacles,
+            $this->isScheduled,
+            $this->jobs,
+            $this->margins,
+            $this->isToTheMinute,
+        );
     }
 }

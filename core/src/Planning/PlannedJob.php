@@ -11,7 +11,15 @@ final readonly class PlannedJob
      * @param list<string> $people  person ids
      * @param bool         $planned whether the planner placed it; otherwise it stands where it was entered
      */
-    public function __construct(public string $name, public int $startMinute, public int $endMinute, public \DateTimeImmutable $start, public \DateTimeImmutable $end, public array $people, public ?string $burner, public bool $planned)
-    {
+    public function __construct(
+        public string $name,
+        public int $startMinute,
+        public int $endMinute,
+        public \DateTimeImmutable $start,
+        public \DateTimeImmutable $end,
+        public array $people,
+        public ?string $burner,
+        public bool $planned,
+    ) {
     }
 }

@@ -49,6 +49,8 @@ final readonly class PlannedStep
     {
         $day = new \DateTimeImmutable($this->start->setTimezone($zone)->format('Y-m-d').' 12:00', new \DateTimeZone('UTC'));
 
-        return (int) round(($day->getTimestamp() - (new \DateTimeImmutable($date.' 12:00', new \DateTimeZone('UTC')))->getTimestamp()) / 86400);
+        return (int) round(
+            ($day->getTimestamp() - (new \DateTimeImmutable($date.' 12:00', new \DateTimeZone('UTC')))->getTimestamp()) / 86400,
+        );
     }
 }

@@ -23,7 +23,10 @@ final readonly class PotAlternatives
         $this->timer = new StepTimer($kitchen, $larder);
     }
 
-    /** @return list<array{vessel: string, batches: int, minutes: int, chosen: bool}> minutes of the run in one batch; quickest in all first */
+    /**
+     * @return list<array{vessel: string, batches: int, minutes: int, chosen: bool}> minutes of the run in one batch;
+     *     quickest in all first
+     */
     public function of(PlannedDish $planned, PotChoice $choice): array
     {
         if (!$choice->run->isHeated() || null !== $choice->frying) {
@@ -36,7 +39,14 @@ final readonly class PotAlternatives
                 continue;
             }
             for ($batches = 1; $batches <= self::MOST_BATCHES; ++$batches) {
-                $ledgers[$batches] ??= Ledger::follow($planned->dish->recipe, $this->larder, $planned->factor, $batches, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius());
+                $ledgers[$batches] ??= Ledger::follow(
+                    $planned->dish->recipe,
+                    $this->larder,
+                    $planned->factor,
+                    $batches,
+                    $this->kitchen->roomCelsius,
+                    $this->kitchen->boilingCelsius(),
+                );
                 $run = null;
                 foreach ($ledgers[$batches]->runs($this->kitchen->fillLimits) as $candidate) {
                     $run = $candidate->id === $choice->run->id ? $candidate : $run;
@@ -44,14 +54,28 @@ final readonly class PotAlternatives
                 if (null === $run || $run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6 || $run->isTooMuch()) {
                     continue;
                 }
-                $minutes = $this->minutes(new PotChoice($run, [$vessel], $run->fullest->fullestMl, null, $choice->reason, false), $planned->factor / $batches);
+                $minutes = $this->minutes(
+                    new PotChoice($run, [$vessel], $run->fullest->fullestMl, null, $choice->reason, false),
+                    $planned->factor / $batches,
+                );
                 if (null !== $minutes) {
-                    $rows[] = ['vessel' => $vessel->name, 'batches' => $batches, 'minutes' => $minutes, 'chosen' => $vessel->id === $choice->vessel()->id && $batches === $planned->batchPlan->batches];
+                    $rows[] = [
+                        'vessel' => $vessel->name,
+                        'batches' => $batches,
+                        'minutes' => $minutes,
+                        'chosen' => $vessel->id === $choice->vessel()->id && $batches === $planned->batchPlan->batches,
+                    ];
                 }
                 break;
             }
         }
-        usort($rows, static fn (array $a, array $b): int => [$a['minutes'] * $a['batches'], $a['batches']] <=> [$b['minutes'] * $b['batches'], $b['batches']]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [$a['minutes'] * $a['batches'], $a['batches']] <=> [
+                $b['minutes'] * $b['batches'],
+                $b['batches'],
+            ],
+        );
 
         return \array_slice($rows, 0, self::MOST_SHOWN);
     }

@@ -12,7 +12,7 @@ final readonly class Quantities
     /**
      * @param array<string, PlannedDish> $dishes     by dish id
      * @param list<StoreLine>            $stores
-     * @param float                      $plateShare by how much all portions shrink so that a plate stays under its cap; 1 for full portions
+     * @param float                      $plateShare all portions shrink by so much to keep a plate under its cap; 1 for full portions
      */
     public function __construct(public array $dishes, public array $stores, public float $plateShare)
     {

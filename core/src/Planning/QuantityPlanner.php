@@ -59,7 +59,11 @@ final readonly class QuantityPlanner
             $measured[$id] = $planned->measured;
         }
 
-        return new Quantities($dishes, StoresList::from($measured, $this->larder, $kitchen, $feast->firstMoment()->at, $this->reserves($dishes)), $plateShare);
+        return new Quantities(
+            $dishes,
+            StoresList::from($measured, $this->larder, $kitchen, $feast->firstMoment()->at, $this->reserves($dishes)),
+            $plateShare,
+        );
     }
 
     /** What making so much of a base takes by itself, whoever takes from it. */
@@ -73,7 +77,13 @@ final readonly class QuantityPlanner
     {
         $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $means->kitchen->roomCelsius, $means->kitchen->boilingCelsius());
 
-        return $this->planned($dish, Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten)), $asWritten, $means, $inUse);
+        return $this->planned(
+            $dish,
+            Demand::exactly($dish->recipe->portion, $grams / $this->gramsOfOne($dish, $asWritten)),
+            $asWritten,
+            $means,
+            $inUse,
+        );
     }
 
     /**
@@ -159,7 +169,9 @@ final readonly class QuantityPlanner
         $portion = $usual->withAmount(($dish->portion ?? $usual->amount) * $plateShare);
 
         $demand = Demand::of($portion, $feast->groups, $dish->uptake, $feast->bowls(), $feast->inBoxes($dish));
-        $calls = array_values(array_filter(DemandCurve::called($feast, $dish->id, $demand), static fn (array $row): bool => $row['now'] > 0));
+        $calls = array_values(
+            array_filter(DemandCurve::called($feast, $dish->id, $demand), static fn (array $row): bool => $row['now'] > 0),
+        );
 
         return $this->planned($dish, $demand, $asWritten, $means, $inUse, Waves::leastBatches($dish->recipe, $calls));
     }
@@ -180,7 +192,16 @@ final readonly class QuantityPlanner
         }
         [$measured, $bowls] = $this->measure($plan, $means->writer);
 
-        return new PlannedDish($dish, $demand, $factorFor($plan->batches), $demand->portion->amount * $this->gramsOfOne($dish, $asWritten), $plan, $measured, $bowls, $this->steamWater($plan, $means));
+        return new PlannedDish(
+            $dish,
+            $demand,
+            $factorFor($plan->batches),
+            $demand->portion->amount * $this->gramsOfOne($dish, $asWritten),
+            $plan,
+            $measured,
+            $bowls,
+            $this->steamWater($plan, $means),
+        );
     }
 
     /** @return array<string, SteamWater> by step id; for the strongest fire, which wants the most */
@@ -209,7 +230,8 @@ final readonly class QuantityPlanner
         $pieces = $demand->portion->countsPieces;
         $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
         $factor = $need / ($pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams());
-        // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few corrections close it.
+        // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few
+        // corrections close it.
         for ($i = 0; $i < 8; ++$i) {
             $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches, steam: $steam);
             $short = $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
@@ -234,12 +256,31 @@ final readonly class QuantityPlanner
                 $ingredient = $this->larder->get($bowl->ingredient);
                 $grams = $writer->measuredGrams($ingredient, $bowl->grams);
                 $measured[$bowl->ingredient] = ($measured[$bowl->ingredient] ?? 0.0) + $times * $grams;
-                $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, false, $bowl->grams, $bowl->baseGrams, $bowl->exponent, $bowl->boilsOff, $bowl->boilsOffAsWritten);
+                $bowls[$id][] = new MeasuredBowl(
+                    $ingredient,
+                    $grams,
+                    $writer->main($ingredient, $grams),
+                    $writer->byCup($ingredient, $grams),
+                    $bowl->how,
+                    false,
+                    $bowl->grams,
+                    $bowl->baseGrams,
+                    $bowl->exponent,
+                    $bowl->boilsOff,
+                    $bowl->boilsOffAsWritten,
+                );
                 if ($bowl->reserve > 0) {
                     // The reserve is bought and stands ready, whether or not it goes in.
                     $grams = $writer->measuredGrams($ingredient, $bowl->reserve);
                     $measured[$bowl->ingredient] += $times * $grams;
-                    $bowls[$id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $bowl->how, true);
+                    $bowls[$id][] = new MeasuredBowl(
+                        $ingredient,
+                        $grams,
+                        $writer->main($ingredient, $grams),
+                        $writer->byCup($ingredient, $grams),
+                        $bowl->how,
+                        true,
+                    );
                 }
             }
         }
@@ -255,8 +296,15 @@ final readonly class QuantityPlanner
                     $drunk = $plan->ledger->flow($step->id)->fatDrunk * ($step->once ? 1 : $plan->batches);
                     $grams = $writer->measuredGrams($ingredient, $choice->frying->fatGrams);
                     $topUp = max(0.0, $drunk - 0.15 * $grams);
-                    $measured[$take->ingredient] = ($measured[$take->ingredient] ?? 0.0) + $grams + ($topUp > 0 ? $writer->measuredGrams($ingredient, $topUp) : 0.0);
-                    $bowls[$step->id][] = new MeasuredBowl($ingredient, $grams, $writer->main($ingredient, $grams), $writer->byCup($ingredient, $grams), $take->how);
+                    $measured[$take->ingredient] =
+                        ($measured[$take->ingredient] ?? 0.0) + $grams + ($topUp > 0 ? $writer->measuredGrams($ingredient, $topUp) : 0.0);
+                    $bowls[$step->id][] = new MeasuredBowl(
+                        $ingredient,
+                        $grams,
+                        $writer->main($ingredient, $grams),
+                        $writer->byCup($ingredient, $grams),
+                        $take->how,
+                    );
                 }
             }
         }

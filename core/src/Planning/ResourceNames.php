@@ -20,7 +20,8 @@ final class ResourceNames
         return match ($resource) {
             StepNeeds::COLD => 'the cold space',
             StepNeeds::DRYING => 'the room to dry on',
-            default => ($kitchen->burners[$resource] ?? $kitchen->vessels[$resource] ?? $kitchen->people[$resource] ?? null)->name ?? $resource,
+            default => ($kitchen->burners[$resource] ?? ($kitchen->vessels[$resource] ?? ($kitchen->people[$resource] ?? null)))->name ??
+                $resource,
         };
     }
 

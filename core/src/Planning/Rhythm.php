@@ -10,8 +10,14 @@ final readonly class Rhythm
     /** From so many batches on a beat says more than a list. */
     public const FROM_BATCHES = 4;
 
-    private function __construct(public PlannedDish $dish, public int $batches, public \DateTimeImmutable $from, public int $everyMinutes, public int $takesMinutes, public int $atOnce)
-    {
+    private function __construct(
+        public PlannedDish $dish,
+        public int $batches,
+        public \DateTimeImmutable $from,
+        public int $everyMinutes,
+        public int $takesMinutes,
+        public int $atOnce,
+    ) {
     }
 
     /** @return list<self> one for each dish with so many batches, in the order of the menu */
@@ -21,7 +27,11 @@ final readonly class Rhythm
         foreach ($plan->steps as $step) {
             if ($step->key->batch > 0) {
                 $span = $spans[$step->key->dish][$step->key->batch] ?? [$step->startMinute, $step->endMinute, $step->start];
-                $spans[$step->key->dish][$step->key->batch] = [min($span[0], $step->startMinute), max($span[1], $step->endMinute), min($span[2], $step->start)];
+                $spans[$step->key->dish][$step->key->batch] = [
+                    min($span[0], $step->startMinute),
+                    max($span[1], $step->endMinute),
+                    min($span[2], $step->start),
+                ];
             }
         }
         $rhythms = [];
@@ -42,7 +52,14 @@ final readonly class Rhythm
             }
             sort($gaps);
             sort($lengths);
-            $rhythms[] = new self($planned, \count($batches), $batches[0][2], $gaps[intdiv(\count($gaps), 2)], $lengths[intdiv(\count($lengths), 2)], $atOnce);
+            $rhythms[] = new self(
+                $planned,
+                \count($batches),
+                $batches[0][2],
+                $gaps[intdiv(\count($gaps), 2)],
+                $lengths[intdiv(\count($lengths), 2)],
+                $atOnce,
+            );
         }
 
         return $rhythms;

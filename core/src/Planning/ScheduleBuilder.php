@@ -94,8 +94,12 @@ final class ScheduleBuilder
 
     private readonly VesselNeeds $vesselNeeds;
 
-    public function __construct(private readonly Feast $feast, private readonly Kitchen $kitchen, Larder $larder, private readonly Quantities $quantities)
-    {
+    public function __construct(
+        private readonly Feast $feast,
+        private readonly Kitchen $kitchen,
+        Larder $larder,
+        private readonly Quantities $quantities,
+    ) {
         $timer = new StepTimer($kitchen, $larder);
         $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer);
         $this->vesselNeeds = new VesselNeeds($kitchen, $timer);
@@ -125,7 +129,16 @@ final class ScheduleBuilder
         foreach ($this->feast->boxes as $box) {
             $this->packing($box, $minute);
         }
-        $problem = new Problem(0, $horizonEnd, 60, $this->resources($minute, $horizonEnd), $this->activities, $this->links, $this->holds, Objective::justInTime());
+        $problem = new Problem(
+            0,
+            $horizonEnd,
+            60,
+            $this->resources($minute, $horizonEnd),
+            $this->activities,
+            $this->links,
+            $this->holds,
+            Objective::justInTime(),
+        );
 
         return new ScheduleDraft($problem, $origin, $this->steps, $this->lastOf, $this->obstacles, $this->momentOf, $this->flows);
     }
@@ -173,10 +186,20 @@ final class ScheduleBuilder
             $resources[$burner->id] = new Resource($burner->id, 1, 0, Calendar::without($always, $lent[$burner->id] ?? []));
         }
         foreach ($this->kitchen->vessels as $vessel) {
-            $resources[$vessel->id] = new Resource($vessel->id, 1, self::WASHING_MINUTES, Calendar::without($always, $lent[$vessel->id] ?? []));
+            $resources[$vessel->id] = new Resource(
+                $vessel->id,
+                1,
+                self::WASHING_MINUTES,
+                Calendar::without($always, $lent[$vessel->id] ?? []),
+            );
         }
         foreach ($this->kitchen->people as $person) {
-            $resources[$person->id] = new Resource($person->id, 100, 0, Calendar::without($this->calendar($person->id, $minute, $horizonEnd), $lent[$person->id] ?? []));
+            $resources[$person->id] = new Resource(
+                $person->id,
+                100,
+                0,
+                Calendar::without($this->calendar($person->id, $minute, $horizonEnd), $lent[$person->id] ?? []),
+            );
         }
         foreach ($this->kitchen->tools as $tool) {
             $resources[StepNeeds::TOOL.$tool->id] = new Resource(StepNeeds::TOOL.$tool->id, 1, (int) ceil($tool->restMinutes), $always);
@@ -218,16 +241,27 @@ final class ScheduleBuilder
         if (!$planned->canBeCooked()) {
             foreach ($planned->batchPlan->missing as $missing) {
                 $step = $missing->run->fullest->step;
-                $this->obstacles[] = new Obstacle($dish->id, 'No {kind} holds "{step}": it needs {needed} litres to the brim, the largest holds {largest}.', [
-                    'kind' => $missing->run->kind->value, 'step' => $step->title, 'needed' => round($missing->neededBrimMl / 1000, 1), 'largest' => round($missing->largestBrimMl / 1000, 1),
-                ]);
+                $this->obstacles[] = new Obstacle(
+                    $dish->id,
+                    'No {kind} holds "{step}": it needs {needed} litres to the brim, the largest holds {largest}.',
+                    [
+                        'kind' => $missing->run->kind->value,
+                        'step' => $step->title,
+                        'needed' => round($missing->neededBrimMl / 1000, 1),
+                        'largest' => round($missing->largestBrimMl / 1000, 1),
+                    ],
+                );
             }
 
             return;
         }
         foreach (array_keys($planned->batchPlan->ledger->bases()) as $slug) {
             if (isset($this->quantities->dishes['base-'.$slug]) && !isset($this->built['base-'.$slug])) {
-                $this->obstacles[] = new Obstacle($dish->id, 'It takes from "{base}", which can\'t be made here. Buy it, or mend that first.', ['base' => $dish->recipe->bases[$slug]->name]);
+                $this->obstacles[] = new Obstacle(
+                    $dish->id,
+                    'It takes from "{base}", which can\'t be made here. Buy it, or mend that first.',
+                    ['base' => $dish->recipe->bases[$slug]->name],
+                );
 
                 return;
             }
@@ -248,7 +282,14 @@ final class ScheduleBuilder
                     Growth::Mass => $flow->share($batch) ** $step->time->power,
                     default => $flow->share($batch),
                 };
-                $this->activity($planned, $step, $batch, $ranges[$step->id]->times($share), $this->forBatch($needs[$step->id], $planned, $batch, $share), $minute);
+                $this->activity(
+                    $planned,
+                    $step,
+                    $batch,
+                    $ranges[$step->id]->times($share),
+                    $this->forBatch($needs[$step->id], $planned, $batch, $share),
+                    $minute,
+                );
             }
         }
         foreach ($dish->recipe->steps as $step) {
@@ -271,10 +312,23 @@ final class ScheduleBuilder
      */
     private function forBatch(array $needs, PlannedDish $planned, int $batch, float $share): array
     {
-        $scaled = static fn (Need $need): array => array_map(static fn (int $minutes): int => (int) ceil($minutes * $share), $need->durations);
+        $scaled = static fn (Need $need): array => array_map(
+            static fn (int $minutes): int => (int) ceil($minutes * $share),
+            $need->durations,
+        );
 
-        return array_map(static fn (Need $need): Need => null === $need->sameAs ? new Need($need->from, $need->count, $need->units, $scaled($need))
-            : new Need([], 1, $need->units, $scaled($need), NeedReference::ofActivity((new StepKey($planned->dish->id, $batch, $need->sameAs->id))->id(), $need->sameAs->need)), $needs);
+        return array_map(
+            static fn (Need $need): Need => null === $need->sameAs
+                ? new Need($need->from, $need->count, $need->units, $scaled($need))
+                : new Need(
+                    [],
+                    1,
+                    $need->units,
+                    $scaled($need),
+                    NeedReference::ofActivity((new StepKey($planned->dish->id, $batch, $need->sameAs->id))->id(), $need->sameAs->need),
+                ),
+            $needs,
+        );
     }
 
     /**
@@ -302,14 +356,22 @@ final class ScheduleBuilder
         }
         if (!$planned->dish->isBase && $this->waitsWarm($recipe, $step)) {
             // It goes off the flame as shortly before it is dished up as can be.
-            $due = new Due($minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave) - $this->lastMinutes, self::WARM_WAIT_COST, 0);
+            $due = new Due(
+                $minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave) - $this->lastMinutes,
+                self::WARM_WAIT_COST,
+                0,
+            );
         }
         $latest = $this->horizonEnd;
         $pin = $this->feast->pins[$key->id()] ?? null;
         if (null !== $pin) {
             // Held at its time, however long it takes where it is done.
             $earliest = max(0, $minute($pin));
-            $latest = min($latest, $earliest + max([$range->likely, ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs))]));
+            $latest = min(
+                $latest,
+                $earliest +
+                    max([$range->likely, ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs))]),
+            );
         }
         $this->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $latest, $due);
         $this->steps[$key->id()] = $key;
@@ -326,15 +388,24 @@ final class ScheduleBuilder
         foreach ($this->feast->shifts as $shift) {
             $people[$shift->person] = $shift->person;
         }
-        $moment = array_values(array_filter($this->feast->moments, static fn (Moment $m): bool => $m->id === $box->at))[0] ?? $this->feast->lastMoment();
+        $moment =
+            array_values(array_filter($this->feast->moments, static fn (Moment $m): bool => $m->id === $box->at))[0] ??
+            $this->feast->lastMoment();
         $held = array_intersect_key($box->holds, $this->built);
         if (0 === $box->count || [] === $people || [] === $held) {
             return;
         }
         $hands = min(self::PACKERS, \count($people));
-        $minutes = (int) ceil($box->count * $box->packSeconds / 60 / $hands);
+        $minutes = (int) ceil(($box->count * $box->packSeconds) / 60 / $hands);
         $id = self::BOX.$box->id;
-        $this->activities[$id] = new Activity($id, new DurationRange((int) ceil(0.8 * $minutes), $minutes, (int) ceil(1.5 * $minutes)), [new Need(array_values($people), $hands, self::PACKING_PERCENT)], 0, $this->horizonEnd, new Due($minute($moment->at) - $this->feast->marginMinutes, 0, self::LATE_COST));
+        $this->activities[$id] = new Activity(
+            $id,
+            new DurationRange((int) ceil(0.8 * $minutes), $minutes, (int) ceil(1.5 * $minutes)),
+            [new Need(array_values($people), $hands, self::PACKING_PERCENT)],
+            0,
+            $this->horizonEnd,
+            new Due($minute($moment->at) - $this->feast->marginMinutes, 0, self::LATE_COST),
+        );
         foreach (array_keys($held) as $dish) {
             $last = $this->built[$dish]->dish->recipe->last();
             foreach ($this->flows[$dish]->places($last) as $place) {
@@ -367,7 +438,10 @@ final class ScheduleBuilder
         }
         foreach ($step->ties as $tie) {
             $former = $gaps[$tie->after] ?? [0, null];
-            $gaps[$tie->after] = [max($former[0], $tie->minMinutes), null === $tie->maxMinutes ? $former[1] : min($former[1] ?? \PHP_INT_MAX, $tie->maxMinutes)];
+            $gaps[$tie->after] = [
+                max($former[0], $tie->minMinutes),
+                null === $tie->maxMinutes ? $former[1] : min($former[1] ?? \PHP_INT_MAX, $tie->maxMinutes),
+            ];
         }
         foreach (array_keys($straightOn) as $former) {
             unset($gaps[$former]);
@@ -409,7 +483,12 @@ final class ScheduleBuilder
             return;
         }
         foreach ($this->flows[$base->dish->id]->places($base->dish->recipe->last()) as $from) {
-            $this->links[] = new Link((new StepKey($base->dish->id, $from, $base->dish->recipe->lastStep))->id(), $here, 0, $base->dish->recipe->keepMinutes);
+            $this->links[] = new Link(
+                (new StepKey($base->dish->id, $from, $base->dish->recipe->lastStep))->id(),
+                $here,
+                0,
+                $base->dish->recipe->keepMinutes,
+            );
         }
     }
 
@@ -430,7 +509,11 @@ final class ScheduleBuilder
                 }
             }
         }
-        $this->holds[$dish.'/'.$batch.'/'.$run->id] = new Hold($dish.'/'.$batch.'/'.$run->id, array_values(array_unique($members)), $this->vesselNeeds->of($planned, $choice));
+        $this->holds[$dish.'/'.$batch.'/'.$run->id] = new Hold(
+            $dish.'/'.$batch.'/'.$run->id,
+            array_values(array_unique($members)),
+            $this->vesselNeeds->of($planned, $choice),
+        );
     }
 
     /** A marker of no length at the start of the step that takes the contents over. */

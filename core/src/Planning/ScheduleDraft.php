@@ -18,8 +18,15 @@ final readonly class ScheduleDraft
      * @param array<string, Moment>    $momentOf  activity id → the moment it must meet, for the same
      * @param array<string, BatchFlow> $flows     by dish, how its batches go
      */
-    public function __construct(public Problem $problem, public \DateTimeImmutable $origin, public array $steps, public array $lastOf, public array $obstacles, public array $momentOf, public array $flows)
-    {
+    public function __construct(
+        public Problem $problem,
+        public \DateTimeImmutable $origin,
+        public array $steps,
+        public array $lastOf,
+        public array $obstacles,
+        public array $momentOf,
+        public array $flows,
+    ) {
     }
 
     public function instant(int $minute): \DateTimeImmutable
@@ -36,6 +43,14 @@ final readonly class ScheduleDraft
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
     {
-        return new self($this->problem, $this->origin, $this->steps, $this->lastOf, [...$this->obstacles, ...$obstacles], $this->momentOf, $this->flows);
+        return new self(
+            $this->problem,
+            $this->origin,
+            $this->steps,
+            $this->lastOf,
+            [...$this->obstacles, ...$obstacles],
+            $this->momentOf,
+            $this->flows,
+        );
     }
 }

@@ -11,7 +11,8 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Vessel\Vessel;
 
 /**
- * Off the flame under a lid a small pot cools, a big one stays hot and is done sooner. Softening halves with every 10 K, as in thin air; the steeping ends
+ * Off the flame under a lid a small pot cools, a big one stays hot and is done sooner. Softening halves with every 10 K, as
+ * in thin air; the steeping ends
  * when as much of it has been done as in the recipe's own amount, in a pot as wide as it is filled high.
  */
 final class SteepingTime
@@ -23,16 +24,29 @@ final class SteepingTime
     private const SLICES = 12;
 
     /** @param float $scale the batch as a multiple of the recipe as written */
-    public static function factor(float $minutesAsWritten, Contents $contents, Vessel $vessel, float $scale, Kitchen $kitchen, Larder $larder): float
-    {
+    public static function factor(
+        float $minutesAsWritten,
+        Contents $contents,
+        Vessel $vessel,
+        float $scale,
+        Kitchen $kitchen,
+        Larder $larder,
+    ): float {
         $asWritten = $contents->share(1 / max(1e-6, $scale));
-        $width = (4 * $asWritten->volumeMl($larder) / 1e6 / \M_PI) ** (1 / 3);
-        $own = self::softened($minutesAsWritten, $asWritten->heatCapacityKj($larder), $contents->celsius, \M_PI * $width ** 2 / 4, \M_PI * $width ** 2, $kitchen->roomCelsius);
+        $width = ((4 * $asWritten->volumeMl($larder)) / 1e6 / \M_PI) ** (1 / 3);
+        $own = self::softened(
+            $minutesAsWritten,
+            $asWritten->heatCapacityKj($larder),
+            $contents->celsius,
+            (\M_PI * $width ** 2) / 4,
+            \M_PI * $width ** 2,
+            $kitchen->roomCelsius,
+        );
 
         $depth = $vessel->shape->depthMm($contents->volumeMl($larder));
         $capacity = $contents->heatCapacityKj($larder) + $vessel->emptyKg * $vessel->metal->specificHeat();
         $surface = $vessel->shape->surfaceM2($depth);
-        $wall = 2 * \M_PI * $vessel->shape->radiusMm($depth / 2) / 1000 * $depth / 1000;
+        $wall = (((2 * \M_PI * $vessel->shape->radiusMm($depth / 2)) / 1000) * $depth) / 1000;
         $most = self::MOST * $minutesAsWritten;
         $least = self::LEAST * $minutesAsWritten;
         if (self::softened($least, $capacity, $contents->celsius, $surface, $wall, $kitchen->roomCelsius) >= $own) {

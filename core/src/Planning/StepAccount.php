@@ -33,9 +33,17 @@ final readonly class StepAccount
         $here = $planned->minutes();
         if (null !== $minutes && $here !== $minutes->likely) {
             match (true) {
-                null !== $source => $account->say('It takes each load of “{step}” as it comes out, so it lasts until the last of them: {minutes} min.', ['step' => $dish->dish->recipe->step($source)->title, 'minutes' => $here]),
-                null !== $planned->for => $account->say('This time only what is for {moment}: {minutes} min.', ['moment' => $planned->for->name, 'minutes' => $here]),
-                default => $account->say('Small steps that follow each other are summed before they are rounded: {minutes} min here.', ['minutes' => $here]),
+                null !== $source => $account->say(
+                    'It takes each load of “{step}” as it comes out, so it lasts until the last of them: {minutes} min.',
+                    ['step' => $dish->dish->recipe->step($source)->title, 'minutes' => $here],
+                ),
+                null !== $planned->for => $account->say('This time only what is for {moment}: {minutes} min.', [
+                    'moment' => $planned->for->name,
+                    'minutes' => $here,
+                ]),
+                default => $account->say('Small steps that follow each other are summed before they are rounded: {minutes} min here.', [
+                    'minutes' => $here,
+                ]),
             };
         }
 

@@ -40,7 +40,10 @@ final readonly class StepNeeds
     {
     }
 
-    /** @return array{array<string, list<Need>>, array<string, DurationRange>}|Obstacle needs (references name the step in place of the activity) and minutes by step */
+    /**
+     * @return array{array<string, list<Need>>, array<string, DurationRange>}|Obstacle needs (references name the step in
+     *     place of the activity) and minutes by step
+     */
     public function of(PlannedDish $planned): array|Obstacle
     {
         $pots = $planned->batchPlan->potOfStep();
@@ -90,7 +93,7 @@ final readonly class StepNeeds
             $before = 0;
             foreach (\count($steps) > 1 ? $steps : [] as $id) {
                 $soFar += $exact[$id];
-                $until = (int) round($soFar / max(1e-9, $sum) * $whole);
+                $until = (int) round(($soFar / max(1e-9, $sum)) * $whole);
                 $ranges[$id] = new DurationRange(0, $until - $before, max($until - $before, $ranges[$id]->max));
                 $before = $until;
             }
@@ -107,7 +110,9 @@ final readonly class StepNeeds
      */
     public function firstLoad(PlannedDish $planned, string $source, array $pots, array $ranges): int
     {
-        return (int) ceil($ranges[$source]->likely / $this->timer->loads($planned->batchPlan->ledger->flow($source), $pots[$source] ?? null));
+        return (int) ceil(
+            $ranges[$source]->likely / $this->timer->loads($planned->batchPlan->ledger->flow($source), $pots[$source] ?? null),
+        );
     }
 
     /** Minutes that the last load still takes after it has come. */
@@ -130,18 +135,24 @@ final readonly class StepNeeds
                 continue;
             }
             $first = $this->firstLoad($planned, $take->fromStep, $pots, $ranges);
-            $longest = max([$ranges[$take->fromStep]->likely, ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs[$take->fromStep]))]);
+            $longest = max([
+                $ranges[$take->fromStep]->likely,
+                ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs[$take->fromStep])),
+            ]);
             $own = $ranges[$step->id];
             $more = max(0, $longest - $first + $this->oneLoad($step, $own) - $own->likely);
             $ranges[$step->id] = new DurationRange($own->min + $more, $own->likely + $more, $own->max + $more);
-            $needs[$step->id] = array_map(static fn (Need $n): Need => new Need(
-                $n->from,
-                $n->count,
-                // Fires and pots have one unit, people a hundred.
-                0 === $more || $n->units < 10 ? $n->units : max(10, (int) ceil($n->units * $own->likely / ($own->likely + $more))),
-                array_map(static fn (int $minutes): int => $minutes + $more, $n->durations),
-                $n->sameAs,
-            ), $needs[$step->id]);
+            $needs[$step->id] = array_map(
+                static fn (Need $n): Need => new Need(
+                    $n->from,
+                    $n->count,
+                    // Fires and pots have one unit, people a hundred.
+                    0 === $more || $n->units < 10 ? $n->units : max(10, (int) ceil(($n->units * $own->likely) / ($own->likely + $more))),
+                    array_map(static fn (int $minutes): int => $minutes + $more, $n->durations),
+                    $n->sameAs,
+                ),
+                $needs[$step->id],
+            );
         }
     }
 
@@ -159,7 +170,11 @@ final readonly class StepNeeds
         if (Flame::None !== $step->flame && null !== $pot) {
             $times = $this->onEachBurner($planned, $flow, $pot);
             if ([] === $times) {
-                return new Obstacle($planned->dish->id, 'No fire of this kitchen gets "{step}" done in {pot}: what the open pot loses is more than the fire gives.', ['step' => $step->title, 'pot' => $pot->vessel()->name]);
+                return new Obstacle(
+                    $planned->dish->id,
+                    'No fire of this kitchen gets "{step}" done in {pot}: what the open pot loses is more than the fire gives.',
+                    ['step' => $step->title, 'pot' => $pot->vessel()->name],
+                );
             }
             $likely = array_map(static fn (Minutes $m): int => $m->likely, $times);
             asort($likely);
@@ -172,7 +187,15 @@ final readonly class StepNeeds
             $former = $step->vessel?->continues;
             $before = null === $former ? null : $planned->dish->recipe->step($former);
             $durations = $same ? [] : array_map(static fn (Minutes $m): int => $m->likely, $times);
-            if (null !== $before && Flame::None !== $before->flame && [] === array_diff(array_keys($this->onEachBurner($planned, $planned->batchPlan->ledger->flow($before->id), $pot)), array_keys($times))) {
+            if (
+                null !== $before
+                && Flame::None !== $before->flame
+                && [] ===
+                    array_diff(
+                        array_keys($this->onEachBurner($planned, $planned->batchPlan->ledger->flow($before->id), $pot)),
+                        array_keys($times),
+                    )
+            ) {
                 // The pot stays on the fire it stands on.
                 $needs[$step->id][] = new Need([], 1, 1, $durations, NeedReference::ofActivity($before->id, 0));
             } else {
@@ -182,7 +205,10 @@ final readonly class StepNeeds
         if (null === $range) {
             $minutes = $this->timer->minutes($flow, $pot, $planned->scaleOf($step), null);
             if (null === $minutes) {
-                return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', ['step' => $step->title, 'room' => $this->kitchen->roomCelsius]);
+                return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', [
+                    'step' => $step->title,
+                    'room' => $this->kitchen->roomCelsius,
+                ]);
             }
             $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);
             $exact[$step->id] = $minutes->exact;
@@ -192,11 +218,23 @@ final readonly class StepNeeds
             $people = $this->peopleFor($step->attention->skill);
             $hands = $this->peopleFor(Skill::Cook === $step->attention->skill ? Skill::AnyHands : $step->attention->skill);
             if ([] === $people || \count($hands) < $step->attention->people) {
-                return new Obstacle($planned->dish->id, 1 === $step->attention->people ? '"{step}" needs somebody who can do it, and nobody who can has a shift.' : '"{step}" needs {count} people who can do it; {there} have a shift.', ['step' => $step->title, 'count' => $step->attention->people, 'there' => [] === $people ? 0 : \count($hands)]);
+                return new Obstacle(
+                    $planned->dish->id,
+                    1 === $step->attention->people
+                        ? '"{step}" needs somebody who can do it, and nobody who can has a shift.'
+                        : '"{step}" needs {count} people who can do it; {there} have a shift.',
+                    ['step' => $step->title, 'count' => $step->attention->people, 'there' => [] === $people ? 0 : \count($hands)],
+                );
             }
-            $turns = $step->attention->turnMinutes > 0 && $range->likely > $step->attention->turnMinutes && 1 === $step->attention->people && \count($people) > 1;
+            $turns =
+                $step->attention->turnMinutes > 0
+                && $range->likely > $step->attention->turnMinutes
+                && 1 === $step->attention->people
+                && \count($people) > 1;
             // Two who hand the spoon on are each taken by half, and a little for the handing over.
-            $needs[$step->id][] = $turns ? new Need($people, 2, intdiv($step->attention->percent, 2) + self::HANDING_OVER) : new Need($people, 1, $step->attention->percent);
+            $needs[$step->id][] = $turns
+                ? new Need($people, 2, intdiv($step->attention->percent, 2) + self::HANDING_OVER)
+                : new Need($people, 1, $step->attention->percent);
             if ($step->attention->people > 1) {
                 $needs[$step->id][] = new Need($hands, $step->attention->people - 1, $step->attention->percent);
             }
@@ -208,7 +246,11 @@ final readonly class StepNeeds
         if (Process::Chill === $step->process) {
             $litres = (int) ceil($flow->taken->volumeMl($this->larder) / 1000);
             if ($litres > $this->kitchen->coldLitres) {
-                return new Obstacle($planned->dish->id, '"{step}" needs {litres} litres of cold space; there are {there}.', ['step' => $step->title, 'litres' => $litres, 'there' => $this->kitchen->coldLitres]);
+                return new Obstacle($planned->dish->id, '"{step}" needs {litres} litres of cold space; there are {there}.', [
+                    'step' => $step->title,
+                    'litres' => $litres,
+                    'there' => $this->kitchen->coldLitres,
+                ]);
             }
             $needs[$step->id][] = new Need([self::COLD], 1, max(1, $litres));
         }
@@ -216,7 +258,11 @@ final readonly class StepNeeds
         if (Process::Dry === $step->process && $this->kitchen->dryingM2 > 0) {
             $squareMetres = $flow->taken->volumeMl($this->larder) / 1000 / self::SPREAD_MM;
             if ($squareMetres > $this->kitchen->dryingM2) {
-                return new Obstacle($planned->dish->id, '"{step}" needs {wanted} m² to be spread on; there are {there}. Dry it in turns, or the day before.', ['step' => $step->title, 'wanted' => round($squareMetres, 1), 'there' => $this->kitchen->dryingM2]);
+                return new Obstacle(
+                    $planned->dish->id,
+                    '"{step}" needs {wanted} m² to be spread on; there are {there}. Dry it in turns, or the day before.',
+                    ['step' => $step->title, 'wanted' => round($squareMetres, 1), 'there' => $this->kitchen->dryingM2],
+                );
             }
             $needs[$step->id][] = new Need([self::DRYING], 1, max(1, (int) ceil(100 * $squareMetres)));
         }

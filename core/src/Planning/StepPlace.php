@@ -10,7 +10,8 @@ final readonly class StepPlace
     /**
      * @param int            $slackMinutes by how much it could end later with nothing else moved
      * @param list<Obstacle> $reasons      what would be in the way then
-     * @param int|null       $slipMinutes  by how much it may come late, all that waits for it moving along, before a moment is missed; null: nothing waits for it
+     * @param int|null       $slipMinutes  by how much it may come late, all that waits for it moving along, before a moment is
+     *                                     missed; null: nothing waits for it
      */
     public function __construct(public int $slackMinutes, public array $reasons, public ?int $slipMinutes = null)
     {

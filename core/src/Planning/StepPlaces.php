@@ -11,7 +11,10 @@ use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Slips;
 use FeastLadle\Schedule\SolutionStatus;
 
-/** Explains the place of every step of a plan by what stands next: who takes from it, who needs its fire, pot or hands, whose shift ends. */
+/**
+ * Explains the place of every step of a plan by what stands next: who takes from it, who needs its fire, pot or hands, whose
+ * shift ends.
+ */
 final class StepPlaces
 {
     private Problem $problem;
@@ -42,7 +45,7 @@ final class StepPlaces
             $this->linksFrom[$link->from][] = $link;
         }
         foreach ($this->problem->holds as $id => $hold) {
-            foreach (array_merge(...($plan->solution->holds[$id] ?? [[]])) as $vessel) {
+            foreach (array_merge(...$plan->solution->holds[$id] ?? [[]]) as $vessel) {
                 $this->spans[$vessel][] = [$id, min(array_map(fn (string $a): int => $this->placements[$a]->start, $hold->activities))];
             }
         }
@@ -50,7 +53,12 @@ final class StepPlaces
             foreach ($placement->uses as $need => $resources) {
                 foreach ($resources as $resource) {
                     if ($placement->end > $placement->start) {
-                        $this->users[$resource][] = ['start' => $placement->start, 'end' => $placement->end, 'units' => $this->problem->activities[$id]->needs[$need]->units, 'activity' => $id];
+                        $this->users[$resource][] = [
+                            'start' => $placement->start,
+                            'end' => $placement->end,
+                            'units' => $this->problem->activities[$id]->needs[$need]->units,
+                            'activity' => $id,
+                        ];
                     }
                 }
             }
@@ -90,19 +98,55 @@ final class StepPlaces
             }
         };
         $dish = $step->key->dish;
-        $this->takers($step->activity, static fn (int $room, string $taker, string $when) => $note($room, new Obstacle($dish, '"{step}" takes it up at {time}', ['step' => $taker, 'time' => $when])));
+        $this->takers(
+            $step->activity,
+            static fn (int $room, string $taker, string $when) => $note(
+                $room,
+                new Obstacle($dish, '"{step}" takes it up at {time}', ['step' => $taker, 'time' => $when]),
+            ),
+        );
         foreach ($this->placements[$step->activity]->uses as $need => $resources) {
             foreach ($resources as $resource) {
-                $this->next($step, $resource, $this->problem->activities[$step->activity]->needs[$need]->units, static fn (int $room, string $user, string $when, string $name) => $note($room, new Obstacle($dish, '{what} is wanted for "{step}" from {time}', ['what' => $name, 'step' => $user, 'time' => $when])));
+                $this->next(
+                    $step,
+                    $resource,
+                    $this->problem->activities[$step->activity]->needs[$need]->units,
+                    static fn (int $room, string $user, string $when, string $name) => $note(
+                        $room,
+                        new Obstacle($dish, '{what} is wanted for "{step}" from {time}', [
+                            'what' => $name,
+                            'step' => $user,
+                            'time' => $when,
+                        ]),
+                    ),
+                );
                 foreach ($this->problem->resources[$resource]->calendar as [$from, $to]) {
                     if ($from <= $step->startMinute && $step->endMinute <= $to && $to < $this->problem->horizonEnd) {
-                        $note($to - $step->endMinute, new Obstacle($dish, '{what} is there until {time}', ['what' => $this->named($resource), 'time' => $this->clock($to)]));
+                        $note(
+                            $to - $step->endMinute,
+                            new Obstacle($dish, '{what} is there until {time}', [
+                                'what' => $this->named($resource),
+                                'time' => $this->clock($to),
+                            ]),
+                        );
                     }
                 }
             }
         }
-        $this->waits($step->activity, static fn (int $room, string $before) => $note($room, new Obstacle($dish, '"{step}" before it can\'t wait longer', ['step' => $before])));
-        $this->pots($step, static fn (int $room, string $pot, string $when) => $note($room, new Obstacle($dish, '{what} is wanted again from {time}', ['what' => $pot, 'time' => $when])));
+        $this->waits(
+            $step->activity,
+            static fn (int $room, string $before) => $note(
+                $room,
+                new Obstacle($dish, '"{step}" before it can\'t wait longer', ['step' => $before]),
+            ),
+        );
+        $this->pots(
+            $step,
+            static fn (int $room, string $pot, string $when) => $note(
+                $room,
+                new Obstacle($dish, '{what} is wanted again from {time}', ['what' => $pot, 'time' => $when]),
+            ),
+        );
         $activity = $this->problem->activities[$step->activity];
         $note($activity->latestEnd - $step->endMinute, new Obstacle($dish, 'it is held at its time, or the plan ends'));
         $due = $activity->due;
@@ -160,10 +204,14 @@ final class StepPlaces
             if ([] === $ends) {
                 continue;
             }
-            foreach (array_merge(...($this->plan->solution->holds[$id] ?? [[]])) as $vessel) {
+            foreach (array_merge(...$this->plan->solution->holds[$id] ?? [[]]) as $vessel) {
                 foreach ($this->spans[$vessel] as [$other, $start]) {
                     if ($other !== $id && $start >= max($ends)) {
-                        $note(max(0, $start - $this->problem->resources[$vessel]->turnover - max($ends)), $this->named($vessel), $this->clock($start));
+                        $note(
+                            max(0, $start - $this->problem->resources[$vessel]->turnover - max($ends)),
+                            $this->named($vessel),
+                            $this->clock($start),
+                        );
                     }
                 }
             }
@@ -182,7 +230,10 @@ final class StepPlaces
             // What runs beside it then counts too: a hand may have room for both.
             $beside = 0;
             foreach ($this->users[$resource] as $other) {
-                $beside += $other['activity'] !== $step->activity && $other['start'] <= $user['start'] && $user['start'] < $other['end'] ? $other['units'] : 0;
+                $beside +=
+                    $other['activity'] !== $step->activity && $other['start'] <= $user['start'] && $user['start'] < $other['end']
+                        ? $other['units']
+                        : 0;
             }
             $title = $this->titles[$user['activity']] ?? null;
             if ($beside + $units > $capacity && null !== $title) {

@@ -20,6 +20,7 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Step;
 use FeastLadle\Recipe\TargetKind;
 
 /** How long a step takes: its law with this pot on this burner, or its own minutes and how they grow. */
@@ -62,14 +63,26 @@ final readonly class StepTimer
         if (Growth::Piece === $time->growth) {
             return $this->byPiece($flow, $account);
         }
-        $likely = null === $pot ? null : match ($time->growth) {
-            Growth::WarmUp => $this->warmUp($flow, $pot, $burner, min($flow->step->target->value, $this->kitchen->boilingCelsius()), $account),
-            Growth::BoilOff => $this->boilOff($flow, $pot, $burner, $account),
-            Growth::Roast => $this->roast($flow, $pot, $scale, $burner, $account),
-            Growth::Cooling => $this->cooling($flow, $pot, $account),
-        };
+        $likely =
+            null === $pot
+                ? null
+                : match ($time->growth) {
+                    Growth::WarmUp => $this->warmUp(
+                        $flow,
+                        $pot,
+                        $burner,
+                        min($flow->step->target->value, $this->kitchen->boilingCelsius()),
+                        $account,
+                    ),
+                    Growth::BoilOff => $this->boilOff($flow, $pot, $burner, $account),
+                    Growth::Roast => $this->roast($flow, $pot, $scale, $burner, $account),
+                    Growth::Cooling => $this->cooling($flow, $pot, $account),
+                };
         if (null !== $likely) {
-            $account?->say('The law is known to about a fifth: {least} to {most} min.', ['least' => round(self::LAW_MIN * $likely), 'most' => round(self::LAW_MAX * $likely)]);
+            $account?->say('The law is known to about a fifth: {least} to {most} min.', [
+                'least' => round(self::LAW_MIN * $likely),
+                'most' => round(self::LAW_MAX * $likely),
+            ]);
         }
 
         return null === $likely ? null : Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
@@ -85,39 +98,82 @@ final readonly class StepTimer
             default => 1.0,
         };
         match ($time->growth) {
-            Growth::Mass => $account?->say('By the recipe {likely} min, {least} to {most}. {scale} times as much takes {scale} to the power {power}, so {factor} times as long.', ['likely' => $time->likelyMinutes, 'least' => $time->minMinutes, 'most' => $time->maxMinutes, 'scale' => round($scale, 2), 'power' => $time->power, 'factor' => round($factor, 2)]),
-            Growth::Load => $account?->say('By the recipe {likely} min a load, {least} to {most}; × {loads}.', ['likely' => $time->likelyMinutes, 'least' => $time->minMinutes, 'most' => $time->maxMinutes, 'loads' => $factor]),
-            default => $account?->say('By the recipe {likely} min, {least} to {most}, whatever the amount.', ['likely' => $time->likelyMinutes, 'least' => $time->minMinutes, 'most' => $time->maxMinutes]),
+            Growth::Mass => $account?->say(
+                'By the recipe {likely} min, {least} to {most}. {scale} times as much takes {scale} to the power {power}, so {factor} '.
+                    'times as long.',
+                [
+                    'likely' => $time->likelyMinutes,
+                    'least' => $time->minMinutes,
+                    'most' => $time->maxMinutes,
+                    'scale' => round($scale, 2),
+                    'power' => $time->power,
+                    'factor' => round($factor, 2),
+                ],
+            ),
+            Growth::Load => $account?->say('By the recipe {likely} min a load, {least} to {most}; × {loads}.', [
+                'likely' => $time->likelyMinutes,
+                'least' => $time->minMinutes,
+                'most' => $time->maxMinutes,
+                'loads' => $factor,
+            ]),
+            default => $account?->say('By the recipe {likely} min, {least} to {most}, whatever the amount.', [
+                'likely' => $time->likelyMinutes,
+                'least' => $time->minMinutes,
+                'most' => $time->maxMinutes,
+            ]),
         };
         $softening = $this->softening($flow, $pot, $scale);
         if (abs($softening - 1) > 0.005) {
-            $account?->say(Process::Steep === $flow->step->process ? 'Off the flame this pot cools by its own mass and surface: the grain is soft in {factor} times the minutes.' : 'Water boils at {celsius} °C here, so grain takes 2^((100 − {celsius})/10) = {factor} times as long.', ['celsius' => round($this->kitchen->boilingCelsius(), 1), 'factor' => round($softening, 2)]);
+            $account?->say(
+                Process::Steep === $flow->step->process
+                    ? 'Off the flame this pot cools by its own mass and surface: the grain is soft in {factor} times the minutes.'
+                    : 'Water boils at {celsius} °C here, so grain takes 2^((100 − {celsius})/10) = {factor} times as long.',
+                ['celsius' => round($this->kitchen->boilingCelsius(), 1), 'factor' => round($softening, 2)],
+            );
         }
         $more = 0.0;
         if (Growth::Load === $time->growth) {
             $heating = null === $burner ? 0.0 : $this->heatingFat($flow, $pot, $burner);
             $recovery = null === $burner ? 0.0 : $this->recovery($flow, $pot, $burner);
             // Wiped, dried or turned between two loads; seconds are summed before they are rounded.
-            $between = ($factor - 1) * max($time->loads->betweenMinutes ?? 0.0, $this->kitchen->toolFor($flow->step->process)->restMinutes ?? 0.0);
+            $between =
+                ($factor - 1) *
+                max($time->loads->betweenMinutes ?? 0.0, $this->kitchen->toolFor($flow->step->process)->restMinutes ?? 0.0);
             $more = $heating + $recovery + $between;
             if ($heating > 0) {
-                $account?->say('The fat takes {minutes} min to be as hot as it must; what the pieces cool it costs {recovery} min more over all loads.', ['minutes' => round($heating), 'recovery' => round($recovery, 1)]);
+                $account?->say(
+                    'The fat takes {minutes} min to be as hot as it must; what the pieces cool it costs {recovery} min more over all '.
+                        'loads.',
+                    ['minutes' => round($heating), 'recovery' => round($recovery, 1)],
+                );
             }
             if ($between > 0) {
-                $account?->say('Between two loads {each} min for wiping, turning or rest: {minutes} min.', ['each' => round($between / max(1, $factor - 1), 1), 'minutes' => round($between)]);
+                $account?->say('Between two loads {each} min for wiping, turning or rest: {minutes} min.', [
+                    'each' => round($between / max(1, $factor - 1), 1),
+                    'minutes' => round($between),
+                ]);
             }
         }
         $factor *= $softening;
 
-        return Minutes::of($time->minMinutes * $factor + $more, $time->likelyMinutes * $factor + $more, $time->maxMinutes * $factor + $more);
+        return Minutes::of(
+            $time->minMinutes * $factor + $more,
+            $time->likelyMinutes * $factor + $more,
+            $time->maxMinutes * $factor + $more,
+        );
     }
 
     private function byPiece(StepFlow $flow, ?TimeAccount $account): Minutes
     {
         $pieces = $flow->gives->pieces > 0 ? $flow->gives->pieces : $flow->taken->pieces;
         $people = max(1, $flow->step->attention->people);
-        $likely = $pieces * $flow->step->time->secondsEach / $people / 60;
-        $account?->say('{pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min.', ['pieces' => floor($pieces + 1e-6), 'seconds' => $flow->step->time->secondsEach, 'people' => $people, 'minutes' => round($likely, 1)]);
+        $likely = ($pieces * $flow->step->time->secondsEach) / $people / 60;
+        $account?->say('{pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min.', [
+            'pieces' => floor($pieces + 1e-6),
+            'seconds' => $flow->step->time->secondsEach,
+            'people' => $people,
+            'minutes' => round($likely, 1),
+        ]);
 
         return Minutes::of(0.8 * $likely, $likely, 1.4 * $likely);
     }
@@ -127,19 +183,38 @@ final readonly class StepTimer
     {
         return match (true) {
             !$flow->softens || Growth::Load === $flow->step->time->growth => 1.0,
-            Process::Steep === $flow->step->process => null === $pot ? 1.0 : SteepingTime::factor($flow->step->time->likelyMinutes, $flow->taken, $pot->vessel(), $scale, $this->kitchen, $this->larder),
-            \in_array($flow->step->process, [Process::Boil, Process::Simmer], true) && Flame::None !== $flow->step->flame => ThinAir::factor($this->kitchen->boilingCelsius()),
+            Process::Steep === $flow->step->process => null === $pot
+                ? 1.0
+                : SteepingTime::factor(
+                    $flow->step->time->likelyMinutes,
+                    $flow->taken,
+                    $pot->vessel(),
+                    $scale,
+                    $this->kitchen,
+                    $this->larder,
+                ),
+            $this->isAtTheOpenBoil($flow->step) => ThinAir::factor($this->kitchen->boilingCelsius()),
             default => 1.0,
         };
+    }
+
+    private function isAtTheOpenBoil(Step $step): bool
+    {
+        return Flame::None !== $step->flame && \in_array($step->process, [Process::Boil, Process::Simmer], true);
     }
 
     /** How many times the pan, jar or tier is filled. */
     public function loads(StepFlow $flow, ?PotChoice $pot): int
     {
         $pieces = max($flow->gives->pieces, $flow->taken->pieces);
-        $own = null === $flow->step->time->loads ? null : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
+        $own =
+            null === $flow->step->time->loads
+                ? null
+                : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
 
-        return $pot->frying->loads ?? $own ?? $flow->step->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1;
+        return $pot->frying->loads ??
+            ($own ??
+                ($flow->step->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1));
     }
 
     private function warmUp(StepFlow $flow, PotChoice $pot, ?Burner $burner, float $toCelsius, ?TimeAccount $account): ?float
@@ -152,11 +227,33 @@ final readonly class StepTimer
         $capacity = $flow->taken->heatCapacityKj($this->larder) + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
         $lid = $this->wantsLid($flow, $pot, $burner);
-        $minutes = WarmUp::minutes($capacity, $flow->taken->celsius, $toCelsius, $this->netKw($flow, $pot, $burner, $account), $shape->surfaceM2($depth), $this->kitchen->openPot(), $lid ? OpenPot::LID_ON : OpenPot::UNCOVERED);
+        $minutes = WarmUp::minutes(
+            $capacity,
+            $flow->taken->celsius,
+            $toCelsius,
+            $this->netKw($flow, $pot, $burner, $account),
+            $shape->surfaceM2($depth),
+            $this->kitchen->openPot(),
+            $lid ? OpenPot::LID_ON : OpenPot::UNCOVERED,
+        );
         if ($toCelsius <= $flow->taken->celsius) {
             $account?->say('It is as hot as it must be already.');
         } else {
-            $account?->say($lid ? 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C under a lid, as the open surface of {surface} m² would lose up to {loss} kW, {minutes} min.' : 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C, the open surface of {surface} m² losing up to {loss} kW, {minutes} min.', ['capacity' => round($capacity, 1), 'from' => round($flow->taken->celsius), 'to' => round($toCelsius), 'surface' => round($shape->surfaceM2($depth), 3), 'loss' => round($this->kitchen->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2), 'minutes' => round($minutes ?? 0.0)]);
+            $account?->say(
+                $lid
+                    ? 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C under a lid, as the open surface of {surface} '.
+                        'm² would lose up to {loss} kW, {minutes} min.'
+                    : 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C, the open surface of {surface} m² losing up '.
+                        'to {loss} kW, {minutes} min.',
+                [
+                    'capacity' => round($capacity, 1),
+                    'from' => round($flow->taken->celsius),
+                    'to' => round($toCelsius),
+                    'surface' => round($shape->surfaceM2($depth), 3),
+                    'loss' => round($this->kitchen->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2),
+                    'minutes' => round($minutes ?? 0.0),
+                ],
+            );
         }
 
         return $minutes;
@@ -186,7 +283,11 @@ final readonly class StepTimer
         }
         $warming = $this->warmUp($flow, $pot, $burner, $this->kitchen->boilingCelsius(), $account);
         $boiling = BoilOff::minutes($flow->waterOff / 1000, $this->netKw($flow, $pot, $burner));
-        $account?->say('{water} of water boil off: × 2257 kJ a kg ÷ {net} kW = {minutes} min.', ['water' => AmountWriter::weight($flow->waterOff), 'net' => round($this->netKw($flow, $pot, $burner), 2), 'minutes' => round($boiling ?? 0.0)]);
+        $account?->say('{water} of water boil off: × 2257 kJ a kg ÷ {net} kW = {minutes} min.', [
+            'water' => AmountWriter::weight($flow->waterOff),
+            'net' => round($this->netKw($flow, $pot, $burner), 2),
+            'minutes' => round($boiling ?? 0.0),
+        ]);
 
         return null === $warming || null === $boiling ? null : $warming + $boiling;
     }
@@ -198,7 +299,7 @@ final readonly class StepTimer
         }
         $fatKg = 0.0;
         foreach ($flow->taken->grams as $id => $grams) {
-            $fatKg += $grams / 1000 * $this->larder->get($id)->composition->fat;
+            $fatKg += ($grams / 1000) * $this->larder->get($id)->composition->fat;
         }
         $dryKg = $flow->taken->massGrams() / 1000 - $fatKg;
         $moisture = $flow->step->leaving->waterShare;
@@ -207,7 +308,15 @@ final readonly class StepTimer
         $browning = Roast::browningMinutes($flow->step->time->likelyMinutes, $energy / max(0.01, $scale), $referenceKw);
 
         $net = $this->netKw($flow, $pot, $burner, $account);
-        $account?->say('Browning takes {browning} min in any pan; heating and drying what is in it {energy} kJ, ÷ {net} kW = {minutes} min.', ['browning' => round($browning, 1), 'energy' => round($energy), 'net' => round($net, 2), 'minutes' => round($energy / $net / 60, 1)]);
+        $account?->say(
+            'Browning takes {browning} min in any pan; heating and drying what is in it {energy} kJ, ÷ {net} kW = {minutes} min.',
+            [
+                'browning' => round($browning, 1),
+                'energy' => round($energy),
+                'net' => round($net, 2),
+                'minutes' => round($energy / $net / 60, 1),
+            ],
+        );
 
         return $browning + $energy / $net / 60;
     }
@@ -227,11 +336,16 @@ final readonly class StepTimer
             $tau = $this->slabTau($flow, $pot);
         } else {
             $surface = $shape->surfaceM2($depthM * 1000);
-            $walls = 2 * \M_PI * $shape->radiusMm($depthM * 500) / 1000 * $depthM;
+            $walls = ((2 * \M_PI * $shape->radiusMm($depthM * 500)) / 1000) * $depthM;
             $tau = Cooling::liquidTauMinutes($kg, $specificHeat, $surface + $walls, $step->time->medium->filmWm2K());
         }
 
-        $account?->say('From {from} to {to} °C with {around} °C around it: every {tau} min it comes nearer by the factor e.', ['from' => round($flow->taken->celsius), 'to' => round($target), 'around' => round($around), 'tau' => round($tau)]);
+        $account?->say('From {from} to {to} °C with {around} °C around it: every {tau} min it comes nearer by the factor e.', [
+            'from' => round($flow->taken->celsius),
+            'to' => round($target),
+            'around' => round($around),
+            'tau' => round($tau),
+        ]);
 
         return Cooling::minutes($tau, $flow->taken->celsius, $target, $around);
     }
@@ -244,7 +358,14 @@ final readonly class StepTimer
         $kg = $flow->taken->massGrams() / $count / 1000;
         $depthM = $pot->vessel()->shape->depthMm($ml) / 1000;
 
-        return Cooling::slabTauMinutes($kg / max(1e-6, $ml / 1e6), $flow->taken->heatCapacityKj($this->larder) / $count / max(0.001, $kg), $depthM, $depthM, self::SLAB_CONDUCTIVITY, $flow->step->time->medium->filmWm2K());
+        return Cooling::slabTauMinutes(
+            $kg / max(1e-6, $ml / 1e6),
+            $flow->taken->heatCapacityKj($this->larder) / $count / max(0.001, $kg),
+            $depthM,
+            $depthM,
+            self::SLAB_CONDUCTIVITY,
+            $flow->step->time->medium->filmWm2K(),
+        );
     }
 
     /** Bringing the fat to frying heat before the first load. */
@@ -254,8 +375,8 @@ final readonly class StepTimer
             return 0.0;
         }
         $from = $this->kitchen->roomCelsius;
-        $specificHeat = 1.93 + 0.003 * ($from + self::FRYING_CELSIUS) / 2;
-        $capacity = $pot->frying->fatGrams / 1000 * $specificHeat + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
+        $specificHeat = 1.93 + (0.003 * ($from + self::FRYING_CELSIUS)) / 2;
+        $capacity = ($pot->frying->fatGrams / 1000) * $specificHeat + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
         return WarmUp::minutes($capacity, $from, self::FRYING_CELSIUS, $this->netKw($flow, $pot, $burner), 0.0, null) ?? 0.0;
     }
@@ -283,9 +404,19 @@ final readonly class StepTimer
         $gives = $burner->netKw($flow->step->flame);
         $cap = $flow->heatCap($this->larder);
         $net = $cap->limit($gives, $base);
-        $account?->say('{fire}: {kilowatts} kW × {efficiency} that reach the pot × {flame} for the flame = {gives} kW.', ['fire' => $burner->name, 'kilowatts' => $burner->kilowatts, 'efficiency' => $burner->fuel->efficiency(), 'flame' => $flow->step->flame->share(), 'gives' => round($gives, 2)]);
+        $account?->say('{fire}: {kilowatts} kW × {efficiency} that reach the pot × {flame} for the flame = {gives} kW.', [
+            'fire' => $burner->name,
+            'kilowatts' => $burner->kilowatts,
+            'efficiency' => $burner->fuel->efficiency(),
+            'flame' => $flow->step->flame->share(),
+            'gives' => round($gives, 2),
+        ]);
         if ($net < $gives - 1e-9) {
-            $account?->say('The food stands {cap} kW on a m² before it catches; on {base} m² of heated base that is {net} kW.', ['cap' => $cap->kwPerM2(), 'base' => round($base, 3), 'net' => round($net, 2)]);
+            $account?->say('The food stands {cap} kW on a m² before it catches; on {base} m² of heated base that is {net} kW.', [
+                'cap' => $cap->kwPerM2(),
+                'base' => round($base, 3),
+                'net' => round($net, 2),
+            ]);
         }
 
         return $net;

@@ -16,8 +16,15 @@ final readonly class StopSign
      * @param float $waitMinutes from ready until the last sitting begins
      * @param float $moreMm      how much higher than "right" it stands at the stove
      */
-    public function __construct(public PlannedDish $dish, public string $step, public float $waitMinutes, public float $drinksGrams, public float $losesGrams, public float $moreMm, public float $ofGrams)
-    {
+    public function __construct(
+        public PlannedDish $dish,
+        public string $step,
+        public float $waitMinutes,
+        public float $drinksGrams,
+        public float $losesGrams,
+        public float $moreMm,
+        public float $ofGrams,
+    ) {
     }
 
     public function grams(): float

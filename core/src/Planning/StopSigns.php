@@ -49,12 +49,35 @@ final readonly class StopSigns
             $drinks = 0.0;
             foreach ($flow->gives->grams as $ingredient => $grams) {
                 $thing = $this->larder->get($ingredient);
-                $drinks += $thing->composition->starch >= self::STARCHY ? Thickening::drunkGrams($grams * $times, $wait, ($thing->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN) : 0.0;
+                $drinks +=
+                    $thing->composition->starch >= self::STARCHY
+                        ? Thickening::drunkGrams(
+                            $grams * $times,
+                            $wait,
+                            ($thing->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
+                        )
+                        : 0.0;
             }
             $pot = $planned->batchPlan->potOfStep()[$thickens->id] ?? null;
             $depth = $pot?->vessel()->shape->depthMm($flow->gives->volumeMl($this->larder)) ?? 0.0;
-            $loses = null === $pot ? 0.0 : 1000 * $times * Evaporation::kgPerHour(self::WAITING_CELSIUS, $pot->vessel()->shape->surfaceM2($depth), OpenPot::LID_ON, $kitchen->roomCelsius, $kitchen->humidity) * $wait / 60;
-            $higher = null === $pot ? 0.0 : $pot->vessel()->shape->depthMm($flow->gives->volumeMl($this->larder) + ($drinks + $loses) / $times) - $depth;
+            $loses =
+                null === $pot
+                    ? 0.0
+                    : (1000 *
+                            $times *
+                            Evaporation::kgPerHour(
+                                self::WAITING_CELSIUS,
+                                $pot->vessel()->shape->surfaceM2($depth),
+                                OpenPot::LID_ON,
+                                $kitchen->roomCelsius,
+                                $kitchen->humidity,
+                            ) *
+                            $wait) /
+                        60;
+            $higher =
+                null === $pot
+                    ? 0.0
+                    : $pot->vessel()->shape->depthMm($flow->gives->volumeMl($this->larder) + ($drinks + $loses) / $times) - $depth;
             $signs[] = new StopSign($planned, $thickens->title, $wait, $drinks, $loses, $higher, $flow->gives->massGrams() * $times);
         }
 

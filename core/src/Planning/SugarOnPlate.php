@@ -20,7 +20,8 @@ final readonly class SugarOnPlate
         $onPlate = 0.0;
         foreach ($quantities->dishes as $dish => $planned) {
             $gives = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-            $inPortion[$dish] = $gives->massGrams() > 0 ? $gives->addedSugarGrams($larder) / $gives->massGrams() * $planned->portionGrams : 0.0;
+            $inPortion[$dish] =
+                $gives->massGrams() > 0 ? ($gives->addedSugarGrams($larder) / $gives->massGrams()) * $planned->portionGrams : 0.0;
             $onPlate += $planned->dish->isBase ? 0.0 : $inPortion[$dish] * $planned->demand->uptake;
         }
 

@@ -29,7 +29,12 @@ final readonly class VesselNeeds
         $options = [$choice->vessel()->id];
         if (!$choice->ownWish && null === $choice->frying) {
             foreach ($this->kitchen->vessels as $vessel) {
-                if ($vessel->id !== $choice->vessel()->id && $vessel->kind === $choice->run->kind && $choice->run->needBrimMl <= $vessel->shape->brimfulMl() && $this->isAsGood($planned, $choice, $vessel->id)) {
+                if (
+                    $vessel->id !== $choice->vessel()->id
+                    && $vessel->kind === $choice->run->kind
+                    && $choice->run->needBrimMl <= $vessel->shape->brimfulMl()
+                    && $this->isAsGood($planned, $choice, $vessel->id)
+                ) {
                     $options[] = $vessel->id;
                 }
             }

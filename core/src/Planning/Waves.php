@@ -50,7 +50,11 @@ final class Waves
         $span = end($calls)['at']->getTimestamp() - $calls[0]['at']->getTimestamp();
         $fewest = 1 + intdiv($span, 60 * max(1, $recipe->keepMinutes) + 1);
         for ($batches = $fewest; $batches <= $fewest + self::MORE_BATCHES; ++$batches) {
-            $stale = array_filter(self::split($soFar, $batches), static fn (array $wave): bool => $calls[$wave[1]]['at']->getTimestamp() - $calls[$wave[0]]['at']->getTimestamp() > 60 * $recipe->keepMinutes);
+            $stale = array_filter(
+                self::split($soFar, $batches),
+                static fn (array $wave): bool => $calls[$wave[1]]['at']->getTimestamp() - $calls[$wave[0]]['at']->getTimestamp() >
+                    60 * $recipe->keepMinutes,
+            );
             if ([] === $stale) {
                 return $batches;
             }
@@ -73,7 +77,13 @@ final class Waves
         $waves = [];
         $keys = array_keys($wanted);
         foreach ($keys as $k => $call) {
-            $waves[] = [$call, isset($keys[$k + 1]) ? max($call, $keys[$k + 1] - (self::endsAt($soFar, $batches, $wanted[$call]) ? 1 : 0)) : \count($soFar) - 1, $wanted[$call]];
+            $waves[] = [
+                $call,
+                isset($keys[$k + 1])
+                    ? max($call, $keys[$k + 1] - (self::endsAt($soFar, $batches, $wanted[$call]) ? 1 : 0))
+                    : \count($soFar) - 1,
+                $wanted[$call],
+            ];
         }
 
         return $waves;
@@ -90,7 +100,7 @@ final class Waves
         $of = [];
         for ($b = 0; $b < $batches; ++$b) {
             $call = 0;
-            while ($call < \count($soFar) - 1 && $soFar[$call] <= $all * $b / $batches + self::LITTLE * $all) {
+            while ($call < \count($soFar) - 1 && $soFar[$call] <= ($all * $b) / $batches + self::LITTLE * $all) {
                 ++$call;
             }
             $of[] = $call;
@@ -108,7 +118,7 @@ final class Waves
     private static function endsAt(array $soFar, int $batches, array $wave): bool
     {
         $all = max([0.0, ...$soFar]);
-        $made = $all * max($wave) / $batches;
+        $made = ($all * max($wave)) / $batches;
         foreach ($soFar as $call) {
             if (abs($call - $made) <= 1e-3 * $all) {
                 return true;

@@ -51,6 +51,16 @@ final readonly class Demand
         $offering = $bowls * ($portion->countsPieces ? ceil($portion->amount - 1e-9) : $portion->amount);
         $total = $eaten * (1 + $spare) + $offering + $boxes;
 
-        return new self($portion, $uptake, $guests, $grownUps, $eaten, $offering, $spare, $portion->countsPieces ? ceil($total - 1e-9) : $total, $boxes);
+        return new self(
+            $portion,
+            $uptake,
+            $guests,
+            $grownUps,
+            $eaten,
+            $offering,
+            $spare,
+            $portion->countsPieces ? ceil($total - 1e-9) : $total,
+            $boxes,
+        );
     }
 }

@@ -14,7 +14,14 @@ final readonly class Group
      * @param float        $sweet  how sweet they like it, as a multiple of the recipe
      * @param string|null  $at     the sitting they come to; null: the first
      */
-    public function __construct(public string $id, public string $name, public int $count, public float $appetite, public array $avoids = [], public float $sweet = 1.0, public ?string $at = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public int $count,
+        public float $appetite,
+        public array $avoids = [],
+        public float $sweet = 1.0,
+        public ?string $at = null,
+    ) {
     }
 }

@@ -15,7 +15,13 @@ final readonly class Base
      * @param float|null   $pricePerKg of the bought one, in the kitchen's own money
      * @param string       $strength   how strong it is ("30 % fat"), for converting
      */
-    public function __construct(public string $strength, public ?string $bought, public float $ratio, public array $allergens, public bool $labelRead, public ?float $pricePerKg)
-    {
+    public function __construct(
+        public string $strength,
+        public ?string $bought,
+        public float $ratio,
+        public array $allergens,
+        public bool $labelRead,
+        public ?float $pricePerKg,
+    ) {
     }
 }

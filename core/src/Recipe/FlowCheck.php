@@ -37,7 +37,11 @@ final class FlowCheck
             }
             foreach ($step->ties as $tie) {
                 if (!isset($steps[$tie->after])) {
-                    $nodes[$id]->at('ties')->at($tie->place)->at('after')->fault('There is no step "{id}".', ['id' => $tie->after]);
+                    $nodes[$id]
+                        ->at('ties')
+                        ->at($tie->place)
+                        ->at('after')
+                        ->fault('There is no step "{id}".', ['id' => $tie->after]);
                     continue;
                 }
                 $before[$id][] = $tie->after;
@@ -61,7 +65,12 @@ final class FlowCheck
     {
         if (null === $take->output) {
             if ([] !== $source->outputs) {
-                $place->at('from')->fault('"{id}" gives several things; say which "output": {known}.', ['id' => $source->id, 'known' => implode(', ', array_keys($source->outputs))]);
+                $place
+                    ->at('from')
+                    ->fault('"{id}" gives several things; say which "output": {known}.', [
+                        'id' => $source->id,
+                        'known' => implode(', ', array_keys($source->outputs)),
+                    ]);
             }
 
             return [] === $source->outputs;

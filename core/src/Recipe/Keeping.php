@@ -11,7 +11,12 @@ final readonly class Keeping
      * @param list<KeepingEnemy> $enemies
      * @param bool               $thickens while it waits
      */
-    public function __construct(public int $minutes, public KeepingPlace $place, public string $container = '', public array $enemies = [], public bool $thickens = false)
-    {
+    public function __construct(
+        public int $minutes,
+        public KeepingPlace $place,
+        public string $container = '',
+        public array $enemies = [],
+        public bool $thickens = false,
+    ) {
     }
 }

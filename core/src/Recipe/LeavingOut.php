@@ -56,9 +56,27 @@ final class LeavingOut
         foreach ($steps as $id => $step) {
             if ($id !== $gone->id) {
                 $rest[$id] = $step->with(
-                    takes: array_values(array_filter(array_map(static fn (Take $t): ?Take => $t->fromStep === $gone->id ? $passed?->insteadOf($t) : $t, $step->takes))),
-                    ties: array_values(array_filter(array_map(static fn (Tie $t): ?Tie => $t->after === $gone->id ? self::tied($t, $passed?->fromStep) : $t, $step->ties))),
-                    vessel: $gone->id === $step->vessel?->continues ? (null === $gone->vessel?->continues ? VesselUse::fresh($step->vessel->kind, $step->vessel->mostGrams) : VesselUse::continued($step->vessel->kind, $gone->vessel->continues, $step->vessel->mostGrams)) : $step->vessel,
+                    takes: array_values(
+                        array_filter(
+                            array_map(
+                                static fn (Take $t): ?Take => $t->fromStep === $gone->id ? $passed?->insteadOf($t) : $t,
+                                $step->takes,
+                            ),
+                        ),
+                    ),
+                    ties: array_values(
+                        array_filter(
+                            array_map(
+                                static fn (Tie $t): ?Tie => $t->after === $gone->id ? self::tied($t, $passed?->fromStep) : $t,
+                                $step->ties,
+                            ),
+                        ),
+                    ),
+                    vessel: $gone->id === $step->vessel?->continues
+                        ? (null === $gone->vessel?->continues
+                            ? VesselUse::fresh($step->vessel->kind, $step->vessel->mostGrams)
+                            : VesselUse::continued($step->vessel->kind, $gone->vessel->continues, $step->vessel->mostGrams))
+                        : $step->vessel,
                 );
             }
         }

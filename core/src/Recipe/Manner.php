@@ -13,8 +13,13 @@ final readonly class Manner
      * @param string   $decides    what decides how much of the reserve goes in
      * @param bool     $straightOn each load goes on as it comes out, while the step it comes from still runs
      */
-    public function __construct(public int $parts, public ?int $atMinute, public string $decides, public ?Warmth $wants, public bool $straightOn)
-    {
+    public function __construct(
+        public int $parts,
+        public ?int $atMinute,
+        public string $decides,
+        public ?Warmth $wants,
+        public bool $straightOn,
+    ) {
     }
 
     public static function plain(): self

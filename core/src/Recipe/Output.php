@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-/** One of several things a step gives: a share of the mass, perhaps turned into another ingredient (milk pressed from coconut), or waste. */
+/**
+ * One of several things a step gives: a share of the mass, perhaps turned into another ingredient (milk pressed from
+ * coconut), or waste.
+ */
 final readonly class Output
 {
     /**

@@ -102,7 +102,11 @@ enum Process: string
     /** Whether what is done is work of knife, hand or tool, after which things are as warm as the room. */
     public function ends(): bool
     {
-        return \in_array($this, [self::Rest, self::Dry, self::Set, self::Soak, self::Rinse, self::Shape, self::Cut, self::Part, self::Score, self::Sieve], true);
+        return \in_array(
+            $this,
+            [self::Rest, self::Dry, self::Set, self::Soak, self::Rinse, self::Shape, self::Cut, self::Part, self::Score, self::Sieve],
+            true,
+        );
     }
 
     /** Whether grain or pulse gets soft in it, where there is water enough. */

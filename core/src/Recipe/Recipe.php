@@ -6,7 +6,10 @@ namespace FeastLadle\Recipe;
 
 use FeastLadle\Ways\Way;
 
-/** A recipe as a flow of steps, in an order in which every step stands after those it takes from, read by one way of its schools and dials. */
+/**
+ * A recipe as a flow of steps, in an order in which every step stands after those it takes from, read by one way of its
+ * schools and dials.
+ */
 final readonly class Recipe
 {
     /**
@@ -46,7 +49,22 @@ final readonly class Recipe
      */
     public function leaving(array $ids, array $steps, array $bases): self
     {
-        return new self($this->slug, $this->name, $this->summary, $this->serving, $this->portion, $this->keepMinutes, $steps, $this->lastStep, $this->way->by($this->way->choices->leaving($ids)), $this->origin, $bases, $this->base, $this->swaps, $this->eaten);
+        return new self(
+            $this->slug,
+            $this->name,
+            $this->summary,
+            $this->serving,
+            $this->portion,
+            $this->keepMinutes,
+            $steps,
+            $this->lastStep,
+            $this->way->by($this->way->choices->leaving($ids)),
+            $this->origin,
+            $bases,
+            $this->base,
+            $this->swaps,
+            $this->eaten,
+        );
     }
 
     public function step(string $id): Step
@@ -59,10 +77,25 @@ final readonly class Recipe
         return $this->step($this->lastStep);
     }
 
-    /** Whether it is the same work as another reading of the recipe: same steps, minutes, hands, vessels and fires, whatever goes into the bowls. */
+    /**
+     * Whether it is the same work as another reading of the recipe: same steps, minutes, hands, vessels and fires, whatever
+     * goes into the bowls.
+     */
     public function isWorkedLike(self $other): bool
     {
-        $work = static fn (Step $s): array => [$s->process, $s->vessel, $s->flame, $s->time, $s->attention, $s->target->kind, $s->target->value, $s->ties, $s->keeping, $s->once, $s->sources()];
+        $work = static fn (Step $s): array => [
+            $s->process,
+            $s->vessel,
+            $s->flame,
+            $s->time,
+            $s->attention,
+            $s->target->kind,
+            $s->target->value,
+            $s->ties,
+            $s->keeping,
+            $s->once,
+            $s->sources(),
+        ];
 
         return array_map($work, $this->steps) == array_map($work, $other->steps);
     }

@@ -19,7 +19,22 @@ final readonly class RecipeReader
     public const VERSION = 1;
     public const MOST_STEPS = 200;
 
-    private const KEYS = ['format', 'version', 'slug', 'name', 'summary', 'origin', 'serving', 'portion', 'schools', 'excludes', 'dials', 'base', 'steps', 'result'];
+    private const KEYS = [
+        'format',
+        'version',
+        'slug',
+        'name',
+        'summary',
+        'origin',
+        'serving',
+        'portion',
+        'schools',
+        'excludes',
+        'dials',
+        'base',
+        'steps',
+        'result',
+    ];
 
     public function __construct(private Larder $larder)
     {
@@ -41,7 +56,8 @@ final readonly class RecipeReader
     }
 
     /**
-     * Reads it by every combination of schools that it allows, and without each step that may be left out; a fault in any of them is a fault of the document.
+     * Reads it by every combination of schools that it allows, and without each step that may be left out; a fault in any of
+     * them is a fault of the document.
      *
      * @return non-empty-list<Recipe> as written first
      *
@@ -55,12 +71,22 @@ final readonly class RecipeReader
         $recipes = [$written];
         $combinations = WaysReader::combinations($written->way);
         if (\count($combinations) > WaysReader::MOST_COMBINATIONS) {
-            $root->at('schools')->fault('The schools combine to more than {limit} recipes. Say with "when" which questions arise only under others.', ['limit' => WaysReader::MOST_COMBINATIONS]);
+            $root
+                ->at('schools')
+                ->fault('The schools combine to more than {limit} recipes. Say with "when" which questions arise only under others.', [
+                    'limit' => WaysReader::MOST_COMBINATIONS,
+                ]);
             $faults->throwIfAny('recipe');
         }
         foreach ($combinations as $options) {
             // As written first, and it is there already.
-            array_push($recipes, ...\array_slice($this->variants($root, $faults, new Choices($options), $bases, true), $options === $written->way->options ? 1 : 0));
+            array_push(
+                $recipes,
+                ...\array_slice(
+                    $this->variants($root, $faults, new Choices($options), $bases, true),
+                    $options === $written->way->options ? 1 : 0,
+                ),
+            );
         }
         $faults->throwIfAny('recipe');
 
@@ -120,14 +146,32 @@ final readonly class RecipeReader
         $shelf ??= new NoShelf();
         $kept = (new LeavingOut())->of($steps, $nodes, $choices->leftOut, $result);
         $this->checkPieces($portion, $kept, $root);
-        $built = [new Recipe(
-            $slug, $root->at('name')->string(), $root->at('summary')->string('', 500), $serving->at('way')->enum(ServingWay::class), $portion, $serving->at('keepMinutes')->int(0, 100000),
-            (new FlowCheck())->order($kept, $nodes, $result), $result, $way, $root->at('origin')->string('', 300), $this->bases($kept, $nodes, $shelf, $slug, $choices), $this->base($root->at('base')), $swaps->made(), $serving->at('eaten')->enum(EatingWay::class, EatingWay::Spooned),
-        )];
+        $built = [
+            new Recipe(
+                $slug,
+                $root->at('name')->string(),
+                $root->at('summary')->string('', 500),
+                $serving->at('way')->enum(ServingWay::class),
+                $portion,
+                $serving->at('keepMinutes')->int(0, 100000),
+                (new FlowCheck())->order($kept, $nodes, $result),
+                $result,
+                $way,
+                $root->at('origin')->string('', 300),
+                $this->bases($kept, $nodes, $shelf, $slug, $choices),
+                $this->base($root->at('base')),
+                $swaps->made(),
+                $serving->at('eaten')->enum(EatingWay::class, EatingWay::Spooned),
+            ),
+        ];
         foreach ($lessEach ? array_keys(array_intersect_key($way->optional, $steps)) : [] as $id) {
             $kept = (new LeavingOut())->of($steps, $nodes, [(string) $id], $result);
             $this->checkPieces($portion, $kept, $root);
-            $built[] = $built[0]->leaving([(string) $id], (new FlowCheck())->order($kept, $nodes, $result), $this->bases($kept, $nodes, $shelf, $slug, $choices));
+            $built[] = $built[0]->leaving(
+                [(string) $id],
+                (new FlowCheck())->order($kept, $nodes, $result),
+                $this->bases($kept, $nodes, $shelf, $slug, $choices),
+            );
         }
 
         return $built;
@@ -192,8 +236,11 @@ final readonly class RecipeReader
         }
 
         return new Base(
-            $node->at('strength')->string('', 100), $bought, $node->at('ratio')->number(0.05, 20, 1.0),
-            array_map(static fn (Node $n): string => $n->string(null, 40), $node->at('label')->items(20)), $node->has('label'),
+            $node->at('strength')->string('', 100),
+            $bought,
+            $node->at('ratio')->number(0.05, 20, 1.0),
+            array_map(static fn (Node $n): string => $n->string(null, 40), $node->at('label')->items(20)),
+            $node->has('label'),
             $node->has('pricePerKg') ? $node->at('pricePerKg')->number(0, 1_000_000) : null,
         );
     }

@@ -49,7 +49,28 @@ final readonly class Step
      */
     public function with(array $takes, array $ties, ?VesselUse $vessel): self
     {
-        return new self($this->id, $this->process, $this->title, $this->say, $takes, $vessel, $this->flame, $this->time, $this->attention, $this->target, $this->leaving, $this->pieces, $this->cues, $ties, $this->keeping, $this->once, $this->outputs, $this->marks, $this->may, $this->loses);
+        return new self(
+            $this->id,
+            $this->process,
+            $this->title,
+            $this->say,
+            $takes,
+            $vessel,
+            $this->flame,
+            $this->time,
+            $this->attention,
+            $this->target,
+            $this->leaving,
+            $this->pieces,
+            $this->cues,
+            $ties,
+            $this->keeping,
+            $this->once,
+            $this->outputs,
+            $this->marks,
+            $this->may,
+            $this->loses,
+        );
     }
 
     /** @return list<string> ids of the steps whose output this one takes, each once */

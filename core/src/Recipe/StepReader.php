@@ -15,7 +15,30 @@ use FeastLadle\Ways\Way;
 /** Reads one step of a recipe document. References to other steps are checked by FlowCheck. */
 final readonly class StepReader
 {
-    private const KEYS = ['id', 'process', 'title', 'say', 'takes', 'vessel', 'flame', 'time', 'attention', 'target', 'leaving', 'outputs', 'pieces', 'marks', 'cues', 'ties', 'keeping', 'once', 'may', 'loses', 'when', 'variants'];
+    private const KEYS = [
+        'id',
+        'process',
+        'title',
+        'say',
+        'takes',
+        'vessel',
+        'flame',
+        'time',
+        'attention',
+        'target',
+        'leaving',
+        'outputs',
+        'pieces',
+        'marks',
+        'cues',
+        'ties',
+        'keeping',
+        'once',
+        'may',
+        'loses',
+        'when',
+        'variants',
+    ];
 
     public function __construct(private Larder $larder, private Way $way, private Swaps $swaps)
     {
@@ -82,14 +105,39 @@ final readonly class StepReader
 
     private function take(Node $node, string $step, int $place): Take
     {
-        $node->object(['ingredient', 'grams', 'exponent', 'fatDepthMm', 'reserve', 'decides', 'from', 'output', 'share', 'base', 'how', 'parts', 'atMinute', 'wants', 'straightOn', 'when', 'boilsOff']);
+        $node->object([
+            'ingredient',
+            'grams',
+            'exponent',
+            'fatDepthMm',
+            'reserve',
+            'decides',
+            'from',
+            'output',
+            'share',
+            'base',
+            'how',
+            'parts',
+            'atMinute',
+            'wants',
+            'straightOn',
+            'when',
+            'boilsOff',
+        ]);
         $how = $node->at('how')->string('', 200);
         $manner = $this->manner($node);
         if (1 < \count(array_filter(['from', 'ingredient', 'base'], $node->has(...)))) {
             $node->fault('A bowl holds either an ingredient, or a step\'s output, or a base.');
         }
         if ($node->has('from')) {
-            return Take::output($node->at('from')->id(), $node->has('output') ? $node->at('output')->id() : null, $node->at('share')->number(0.001, 1, 1.0), $how, $manner, $place);
+            return Take::output(
+                $node->at('from')->id(),
+                $node->has('output') ? $node->at('output')->id() : null,
+                $node->at('share')->number(0.001, 1, 1.0),
+                $how,
+                $manner,
+                $place,
+            );
         }
         if ($node->has('base')) {
             return Take::base($node->at('base')->id(), $node->at('grams')->number(0.01, 100000), $how, $manner, $place);
@@ -104,7 +152,16 @@ final readonly class StepReader
         }
         $factor = $ratio * $this->way->factor($step, Lever::Ingredient, $ingredient);
 
-        return Take::ingredient($used, $node->at('grams')->number(0.01, 100000) * $factor, $node->at('exponent')->number(0.3, 1.2, 1.0), $how, $node->at('reserve')->number(0, 100000, 0.0) * $factor, $manner, $place, $node->at('boilsOff')->number(0, $node->at('grams')->number(0.01, 100000), 0.0) * $factor);
+        return Take::ingredient(
+            $used,
+            $node->at('grams')->number(0.01, 100000) * $factor,
+            $node->at('exponent')->number(0.3, 1.2, 1.0),
+            $how,
+            $node->at('reserve')->number(0, 100000, 0.0) * $factor,
+            $manner,
+            $place,
+            $node->at('boilsOff')->number(0, $node->at('grams')->number(0.01, 100000), 0.0) * $factor,
+        );
     }
 
     private function manner(Node $node): Manner
@@ -112,13 +169,33 @@ final readonly class StepReader
         $wants = null;
         if ($node->has('wants')) {
             $node->at('wants')->object(['least', 'most']);
-            $wants = new Warmth($node->at('wants')->at('least')->number(-20, 250, -20.0), $node->at('wants')->at('most')->number(-20, 250, 250.0));
+            $wants = new Warmth(
+                $node
+                    ->at('wants')
+                    ->at('least')
+                    ->number(-20, 250, -20.0),
+                $node
+                    ->at('wants')
+                    ->at('most')
+                    ->number(-20, 250, 250.0),
+            );
             if ($wants->least > $wants->most) {
-                $node->at('wants')->fault('At least {least} °C and at most {most} °C can\'t both be.', ['least' => $wants->least, 'most' => $wants->most]);
+                $node
+                    ->at('wants')
+                    ->fault('At least {least} °C and at most {most} °C can\'t both be.', [
+                        'least' => $wants->least,
+                        'most' => $wants->most,
+                    ]);
             }
         }
 
-        return new Manner($node->at('parts')->int(1, 50, 1), $node->has('atMinute') ? $node->at('atMinute')->int(0, 1440) : null, $node->at('decides')->string('', 200), $wants, $node->at('straightOn')->bool(false));
+        return new Manner(
+            $node->at('parts')->int(1, 50, 1),
+            $node->has('atMinute') ? $node->at('atMinute')->int(0, 1440) : null,
+            $node->at('decides')->string('', 200),
+            $wants,
+            $node->at('straightOn')->bool(false),
+        );
     }
 
     /** @return array<string, Output> */
@@ -136,7 +213,13 @@ final readonly class StepReader
             if (isset($outputs[$id])) {
                 $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
             }
-            $outputs[$id] = new Output($id, $node->at('share')->number(0.001, 1), $as, $node->at('waste')->bool(false), $node->at('name')->string('', 60));
+            $outputs[$id] = new Output(
+                $id,
+                $node->at('share')->number(0.001, 1),
+                $as,
+                $node->at('waste')->bool(false),
+                $node->at('name')->string('', 60),
+            );
             $sum += $outputs[$id]->share;
         }
         if ([] !== $outputs && abs($sum - 1) > 0.0011) {
@@ -152,7 +235,11 @@ final readonly class StepReader
         $marks = [];
         foreach ($list->items(20) as $node) {
             $node->object(['minute', 'sign', 'do', 'when']);
-            $mark = new Mark($node->has('minute') ? $node->at('minute')->int(0, 1440) : null, $node->at('sign')->string('', 200), $node->at('do')->string(null, 200));
+            $mark = new Mark(
+                $node->has('minute') ? $node->at('minute')->int(0, 1440) : null,
+                $node->at('sign')->string('', 200),
+                $node->at('do')->string(null, 200),
+            );
             if (null === $mark->minute && '' === $mark->sign) {
                 $node->fault('A mark needs a minute or a sign.');
             }
@@ -196,7 +283,16 @@ final readonly class StepReader
 
         $dial = $this->way->factor($step, Lever::Time);
 
-        return new StepTime($growth, $dial * $three[0], $dial * $three[1], $dial * $three[2], $node->at('power')->number(0, 2, 1.0), $dial * $seconds, $node->at('medium')->enum(CoolingMedium::class, CoolingMedium::Air), $this->loads($node, $growth));
+        return new StepTime(
+            $growth,
+            $dial * $three[0],
+            $dial * $three[1],
+            $dial * $three[2],
+            $node->at('power')->number(0, 2, 1.0),
+            $dial * $seconds,
+            $node->at('medium')->enum(CoolingMedium::class, CoolingMedium::Air),
+            $this->loads($node, $growth),
+        );
     }
 
     /** What a tool takes at a time; a deep-fry finds it from its pan. */
@@ -212,7 +308,9 @@ final readonly class StepReader
         $load->object(['pieces', 'grams']);
         $between = $time->at('between')->number(0, 240, 0.0);
 
-        return $load->has('pieces') ? Loads::pieces($load->at('pieces')->number(1, 10000), $between) : Loads::grams($load->at('grams')->number(1, 1_000_000), $between);
+        return $load->has('pieces')
+            ? Loads::pieces($load->at('pieces')->number(1, 10000), $between)
+            : Loads::grams($load->at('grams')->number(1, 1_000_000), $between);
     }
 
     private function attention(Node $node): Attention
@@ -227,7 +325,14 @@ final readonly class StepReader
             AttentionKind::Watch => $node->at('percent')->int(1, 99, 30),
         };
 
-        return new Attention($kind, $percent, $node->at('lookEvery')->int(0, 240, 0), AttentionKind::None === $kind ? 0 : $node->at('people')->int(1, 10, 1), $node->at('skill')->enum(Skill::class, Skill::Cook), $node->at('turns')->int(0, 240, 0));
+        return new Attention(
+            $kind,
+            $percent,
+            $node->at('lookEvery')->int(0, 240, 0),
+            AttentionKind::None === $kind ? 0 : $node->at('people')->int(1, 10, 1),
+            $node->at('skill')->enum(Skill::class, Skill::Cook),
+            $node->at('turns')->int(0, 240, 0),
+        );
     }
 
     private function target(Node $node, string $step): Target
@@ -257,7 +362,10 @@ final readonly class StepReader
     {
         $word = $node->string($words[0]);
         if (!\in_array($word, $words, true)) {
-            $node->fault('Here must stand one of {known}, not {given}.', ['known' => implode(', ', $words), 'given' => mb_substr($word, 0, 40)]);
+            $node->fault('Here must stand one of {known}, not {given}.', [
+                'known' => implode(', ', $words),
+                'given' => mb_substr($word, 0, 40),
+            ]);
         }
 
         return $word;
@@ -268,7 +376,9 @@ final readonly class StepReader
         $kind = $step->target->kind;
         $missing = match ($step->time->growth) {
             Growth::BoilOff => $step->target->boilsOff() ? null : 'Boiling off needs a target: volume-to, volume-by, stage or water-off.',
-            Growth::Load => Process::DeepFry === $step->process || null !== $step->time->loads ? null : 'Loads need to say what one holds: pieces or grams.',
+            Growth::Load => Process::DeepFry === $step->process || null !== $step->time->loads
+                ? null
+                : 'Loads need to say what one holds: pieces or grams.',
             Growth::Cooling => TargetKind::Celsius === $kind ? null : 'Cooling needs a target in °C.',
             Growth::WarmUp => TargetKind::Celsius === $kind ? null : 'Warming up needs a target in °C.',
             default => null,
@@ -308,7 +418,12 @@ final readonly class StepReader
             $node->object(['waterShare', 'fatUptake', 'waste', 'what']);
         }
 
-        return new Leaving($node->at('waterShare')->number(0, 0.95, 0.0), $node->at('fatUptake')->number(0, 0.5, 0.0), $node->at('waste')->number(0, 0.9, 0.0), $node->at('what')->string('', 80));
+        return new Leaving(
+            $node->at('waterShare')->number(0, 0.95, 0.0),
+            $node->at('fatUptake')->number(0, 0.5, 0.0),
+            $node->at('waste')->number(0, 0.9, 0.0),
+            $node->at('what')->string('', 80),
+        );
     }
 
     private function pieces(Node $node): ?PieceMaking
@@ -327,7 +442,12 @@ final readonly class StepReader
         $cues = [];
         foreach ($node->items(20) as $cue) {
             $cue->object(['kind', 'sign', 'rescue', 'tasting', 'when']);
-            $read = new Cue($cue->at('kind')->enum(CueKind::class), $cue->at('sign')->string(null, 300), $cue->at('rescue')->string('', 300), $cue->at('tasting')->bool(false));
+            $read = new Cue(
+                $cue->at('kind')->enum(CueKind::class),
+                $cue->at('sign')->string(null, 300),
+                $cue->at('rescue')->string('', 300),
+                $cue->at('tasting')->bool(false),
+            );
             if ($this->way->holds($cue)) {
                 $cues[] = $read;
             }

@@ -23,7 +23,10 @@ final class Swaps
     {
         $ratio = 1.0;
         foreach ($this->without as $without) {
-            if (!$this->larder->knows($ingredient) || [] === array_intersect($this->larder->get($ingredient)->allergens, $without->allergens())) {
+            if (
+                !$this->larder->knows($ingredient)
+                || [] === array_intersect($this->larder->get($ingredient)->allergens, $without->allergens())
+            ) {
                 continue;
             }
             $by = $this->larder->get($ingredient)->substitute($without);

@@ -34,9 +34,31 @@ final readonly class Take
      * @param float $exponent how the amount grows with the factor: 1 for body, 0.85 for strong spice
      * @param float $boilsOff grams of it that boil off on the recipe's fire, however much is cooked: these do not grow
      */
-    public static function ingredient(string $ingredient, float $grams, float $exponent, string $how, float $reserve = 0.0, ?Manner $manner = null, int $place = 0, float $boilsOff = 0.0): self
-    {
-        return new self($ingredient, null, null, null, $grams, $exponent, 1.0, null, $reserve, $how, $manner ?? Manner::plain(), $place, $boilsOff);
+    public static function ingredient(
+        string $ingredient,
+        float $grams,
+        float $exponent,
+        string $how,
+        float $reserve = 0.0,
+        ?Manner $manner = null,
+        int $place = 0,
+        float $boilsOff = 0.0,
+    ): self {
+        return new self(
+            $ingredient,
+            null,
+            null,
+            null,
+            $grams,
+            $exponent,
+            1.0,
+            null,
+            $reserve,
+            $how,
+            $manner ?? Manner::plain(),
+            $place,
+            $boilsOff,
+        );
     }
 
     /** Frying fat: what stands to this depth in whichever pan is chosen. */
@@ -58,7 +80,14 @@ final readonly class Take
     /** This bowl, as what is taken by another when the step between them is left out. */
     public function insteadOf(self $taken): self
     {
-        return self::output((string) $this->fromStep, $this->output, $this->share * $taken->share, $taken->how, $taken->manner, $taken->place);
+        return self::output(
+            (string) $this->fromStep,
+            $this->output,
+            $this->share * $taken->share,
+            $taken->how,
+            $taken->manner,
+            $taken->place,
+        );
     }
 
     /** Which output of which step it takes, as "step" or "step/output". */

@@ -8,7 +8,12 @@ namespace FeastLadle\Recipe;
 final readonly class Tie
 {
     /** @param int $place which tie it is in the document, from 0 */
-    public function __construct(public string $after, public int $minMinutes, public ?int $maxMinutes, public string $why, public int $place = 0)
-    {
+    public function __construct(
+        public string $after,
+        public int $minMinutes,
+        public ?int $maxMinutes,
+        public string $why,
+        public int $place = 0,
+    ) {
     }
 }

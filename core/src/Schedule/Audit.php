@@ -30,7 +30,17 @@ final class Audit
         }
         foreach ($problem->holds as $hold) {
             foreach ($hold->needs as $k => $need) {
-                array_push($faults, ...$this->choiceFaults($problem, $solution, 'hold '.$hold->id, NeedReference::ofHold($hold->id, $k), $need, $solution->holds[$hold->id][$k] ?? []));
+                array_push(
+                    $faults,
+                    ...$this->choiceFaults(
+                        $problem,
+                        $solution,
+                        'hold '.$hold->id,
+                        NeedReference::ofHold($hold->id, $k),
+                        $need,
+                        $solution->holds[$hold->id][$k] ?? [],
+                    ),
+                );
             }
         }
         foreach ($problem->links as $i => $link) {
@@ -38,7 +48,15 @@ final class Audit
             $to = $solution->activities[$link->to];
             $gap = ($link->type->toEnd() ? $to->end : $to->start) - ($link->type->fromEnd() ? $from->end : $from->start);
             if ($gap < $link->min || (null !== $link->max && $gap > $link->max)) {
-                $faults[] = \sprintf('link %d %s→%s has gap %d, not in [%d, %s]', $i, $link->from, $link->to, $gap, $link->min, $link->max ?? '∞');
+                $faults[] = \sprintf(
+                    'link %d %s→%s has gap %d, not in [%d, %s]',
+                    $i,
+                    $link->from,
+                    $link->to,
+                    $gap,
+                    $link->min,
+                    $link->max ?? '∞',
+                );
             }
         }
         foreach ($problem->resources as $resource) {
@@ -62,7 +80,10 @@ final class Audit
         $lengths = [];
         foreach ($activity->needs as $k => $need) {
             $uses = $placement->uses[$k] ?? [];
-            array_push($faults, ...$this->choiceFaults($problem, $solution, $activity->id, NeedReference::ofActivity($activity->id, $k), $need, $uses));
+            array_push(
+                $faults,
+                ...$this->choiceFaults($problem, $solution, $activity->id, NeedReference::ofActivity($activity->id, $k), $need, $uses),
+            );
             if ([] !== $need->durations) {
                 foreach ($uses as $resource) {
                     $lengths[] = $need->durations[$resource] ?? $activity->duration->likely;
@@ -74,10 +95,20 @@ final class Audit
             $faults[] = \sprintf('%s lasts %d, not %d', $activity->id, $placement->end - $placement->start, $length);
         }
         if ($placement->start < max($problem->horizonStart, $activity->earliestStart)) {
-            $faults[] = \sprintf('%s starts at %d, before %d', $activity->id, $placement->start, max($problem->horizonStart, $activity->earliestStart));
+            $faults[] = \sprintf(
+                '%s starts at %d, before %d',
+                $activity->id,
+                $placement->start,
+                max($problem->horizonStart, $activity->earliestStart),
+            );
         }
         if ($placement->end > min($problem->horizonEnd, $activity->latestEnd)) {
-            $faults[] = \sprintf('%s ends at %d, after %d', $activity->id, $placement->end, min($problem->horizonEnd, $activity->latestEnd));
+            $faults[] = \sprintf(
+                '%s ends at %d, after %d',
+                $activity->id,
+                $placement->end,
+                min($problem->horizonEnd, $activity->latestEnd),
+            );
         }
 
         return $faults;
@@ -99,7 +130,9 @@ final class Audit
             $faults[] = \sprintf('%s uses %s, which is not on offer', $owner, implode(', ', array_diff($uses, $root->from)));
         }
         if (null !== $need->sameAs) {
-            $same = $need->sameAs->ofHold ? $solution->holds[$need->sameAs->id][$need->sameAs->need] ?? [] : ($solution->activities[$need->sameAs->id] ?? null)->uses[$need->sameAs->need] ?? [];
+            $same = $need->sameAs->ofHold
+                ? $solution->holds[$need->sameAs->id][$need->sameAs->need] ?? []
+                : ($solution->activities[$need->sameAs->id] ?? null)->uses[$need->sameAs->need] ?? [];
             if ([] !== array_diff($uses, $same) || [] !== array_diff($same, $uses)) {
                 $faults[] = \sprintf('%s uses %s, not the same as %s', $owner, implode(', ', $uses), $need->sameAs->id);
             }
@@ -133,7 +166,9 @@ final class Audit
                 $units += \in_array($resource->id, $placement->uses[$k] ?? [], true) ? $need->units : 0;
             }
             if ($units > 0 && $placement->end > $placement->start) {
-                $memberOf = array_values(array_filter(array_keys($holds), static fn (string $h): bool => \in_array($id, $problem->holds[$h]->activities, true)));
+                $memberOf = array_values(
+                    array_filter(array_keys($holds), static fn (string $h): bool => \in_array($id, $problem->holds[$h]->activities, true)),
+                );
                 $acts[] = [$id, $placement->start, $placement->end, $units, $memberOf];
             }
         }
@@ -156,7 +191,12 @@ final class Audit
         if ($resource->turnover > 0) {
             foreach ($users as $i => $a) {
                 foreach ($users as $j => $b) {
-                    if ($i < $j && [] === array_intersect($a[3], $b[3]) && $a[1] < $b[2] + $resource->turnover && $b[1] < $a[2] + $resource->turnover) {
+                    if (
+                        $i < $j
+                        && [] === array_intersect($a[3], $b[3])
+                        && $a[1] < $b[2] + $resource->turnover
+                        && $b[1] < $a[2] + $resource->turnover
+                    ) {
                         $faults[] = \sprintf('%s needs %d between %s and %s', $resource->id, $resource->turnover, $a[0], $b[0]);
                     }
                 }

@@ -13,7 +13,12 @@ final readonly class Conflict
      * @param list<string> $resources
      * @param list<int>    $links      indexes into the problem's links
      */
-    public function __construct(public string $kind, public string $text, public array $activities = [], public array $resources = [], public array $links = [])
-    {
+    public function __construct(
+        public string $kind,
+        public string $text,
+        public array $activities = [],
+        public array $resources = [],
+        public array $links = [],
+    ) {
     }
 }

@@ -41,7 +41,10 @@ final readonly class Cost
         }
         $this->dues = $dues;
         $this->mayPayLate = $mayPayLate;
-        $this->spanOf = array_map(static fn (string $id): int => $network->indexOf[$id], $network->problem->objective->spanOf ?? $network->ids);
+        $this->spanOf = array_map(
+            static fn (string $id): int => $network->indexOf[$id],
+            $network->problem->objective->spanOf ?? $network->ids,
+        );
     }
 
     /** Of everything, all being placed. A makespan is read in the mirror, where the last end is the first start. */

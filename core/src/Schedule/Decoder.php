@@ -37,7 +37,10 @@ final class Decoder
     /** @var array<int, list<int>> members of a group in the order they are placed */
     private array $order = [];
 
-    /** @var array<int, array<int, array<int, int>>|null> by group: longest start-to-start path between members, by their position in the group */
+    /**
+     * @var array<int, array<int, array<int, int>>|null> by group: longest start-to-start path between members, by their
+     *                                                   position in the group
+     */
     private array $distance = [];
 
     /** @var array<int, int> position of an activity in its group */
@@ -80,7 +83,8 @@ final class Decoder
         $arcs = $this->arcsWithin();
         $order = new PlacingOrder($network, $windows, $groups, $this->dueAt);
         foreach ($groups->members as $g => $members) {
-            $this->distance[$g] = \count($members) <= self::LARGEST_MATRIX ? LongestPaths::between(\count($members), $arcs[$g] ?? []) : null;
+            $this->distance[$g] =
+                \count($members) <= self::LARGEST_MATRIX ? LongestPaths::between(\count($members), $arcs[$g] ?? []) : null;
             $this->order[$g] = $order->of($g, $this->distance[$g]);
         }
     }
@@ -155,7 +159,12 @@ final class Decoder
     /** Whether windows, and links to what is placed, allow it there, be it late or not. */
     public function mayStart(int $i, int $start, int $duration): bool
     {
-        [$lowStart, $highStart, $lowEnd, $highEnd] = $this->window($i, $this->groups->groupOf[$i], [], $this->network->latestEnd[$i] - ($this->dueAt[$i] ?? 0));
+        [$lowStart, $highStart, $lowEnd, $highEnd] = $this->window(
+            $i,
+            $this->groups->groupOf[$i],
+            [],
+            $this->network->latestEnd[$i] - ($this->dueAt[$i] ?? 0),
+        );
 
         return $lowStart <= $start && $start <= $highStart && $lowEnd <= $start + $duration && $start + $duration <= $highEnd;
     }
@@ -462,7 +471,12 @@ final class Decoder
         foreach ($wanted as $choice) {
             foreach ($this->timeline->chosen[$choice] ?? $n->options[$choice] as $r) {
                 foreach ($this->timeline->occupants($r, $from, $to) as [$other, $activity]) {
-                    if ($other !== $choice && $this->groups->groupOf[$activity] === $g && \count($n->options[$choice]) <= \count($n->options[$other]) && $this->choices->forbid($other, $r)) {
+                    if (
+                        $other !== $choice
+                        && $this->groups->groupOf[$activity] === $g
+                        && \count($n->options[$choice]) <= \count($n->options[$other])
+                        && $this->choices->forbid($other, $r)
+                    ) {
                         $forbade = true;
                     }
                 }

@@ -24,6 +24,8 @@ final readonly class DurationRange
     /** The same triangle, longer or shorter, in whole units rounded up. */
     public function times(float $factor): self
     {
-        return 1.0 === $factor ? $this : new self((int) ceil($factor * $this->min), (int) ceil($factor * $this->likely), (int) ceil($factor * $this->max));
+        return 1.0 === $factor
+            ? $this
+            : new self((int) ceil($factor * $this->min), (int) ceil($factor * $this->likely), (int) ceil($factor * $this->max));
     }
 }

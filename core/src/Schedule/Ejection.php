@@ -103,7 +103,9 @@ final class Ejection
         $members = $this->groups->members[$g];
         $i = $members[$this->random->getInt(0, \count($members) - 1)];
 
-        return [$i => $this->random->getInt($this->windows->earliest[$i], max($this->windows->earliest[$i], $this->windows->latest[$i]))];
+        return [
+            $i => $this->random->getInt($this->windows->earliest[$i], max($this->windows->earliest[$i], $this->windows->latest[$i])),
+        ];
     }
 
     /** Some that stand already move elsewhere, so that no two throw each other out for ever. */
@@ -135,7 +137,9 @@ final class Ejection
     private function makeRoom(int $g): ?array
     {
         $timeline = $this->decoder->timeline;
-        $near = array_values(array_filter($this->neighbours->of[$g], fn (int $o): bool => $timeline->placed[$this->groups->members[$o][0]]));
+        $near = array_values(
+            array_filter($this->neighbours->of[$g], fn (int $o): bool => $timeline->placed[$this->groups->members[$o][0]]),
+        );
         $sets = $this->sets($near);
         foreach ($sets as $set) {
             $lifted = array_map(fn (int $other): array => $timeline->lift($this->groups->members[$other]), $set);

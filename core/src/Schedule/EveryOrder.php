@@ -107,7 +107,11 @@ final class EveryOrder
         $pairs = [];
         for ($other = 0; $other < $use; ++$other) {
             [$otherChoice, $otherMembers, $otherUnits] = $this->uses[$other];
-            if (($chosen[$otherChoice] ?? null) === $r && $units + $otherUnits > $this->network->capacity[$r] && [] === array_intersect($members, $otherMembers)) {
+            if (
+                ($chosen[$otherChoice] ?? null) === $r
+                && $units + $otherUnits > $this->network->capacity[$r]
+                && [] === array_intersect($members, $otherMembers)
+            ) {
                 $pairs[] = [$other, $use];
             }
         }

@@ -46,7 +46,26 @@ final readonly class HeldTogether
                     $wanted += $count;
                 }
                 if ($wanted > \count($resources)) {
-                    return [new Conflict('hold', \sprintf('%s are held at the same time and need %d where there are %d', implode(', ', array_map(static fn (int $h): string => $n->holdIds[$h], $together)), $wanted, \count($resources)), array_values(array_unique(array_map(static fn (int $i): string => $n->ids[$i], array_merge(...array_map(static fn (int $h): array => $n->holdMembers[$h], $together))))), array_map(static fn (int $r): string => $n->resourceIds[$r], $resources))];
+                    return [
+                        new Conflict(
+                            'hold',
+                            \sprintf(
+                                '%s are held at the same time and need %d where there are %d',
+                                implode(', ', array_map(static fn (int $h): string => $n->holdIds[$h], $together)),
+                                $wanted,
+                                \count($resources),
+                            ),
+                            array_values(
+                                array_unique(
+                                    array_map(
+                                        static fn (int $i): string => $n->ids[$i],
+                                        array_merge(...array_map(static fn (int $h): array => $n->holdMembers[$h], $together)),
+                                    ),
+                                ),
+                            ),
+                            array_map(static fn (int $r): string => $n->resourceIds[$r], $resources),
+                        ),
+                    ];
                 }
             }
         }

@@ -18,7 +18,14 @@ final class MinCycle
         $arcs = [];
         foreach ($links as $index => $link) {
             if (isset($activities[$link->from], $activities[$link->to])) {
-                $arcs[] = [$link->from, $link->to, $link->min + ($link->type->fromEnd() ? self::lengths($activities[$link->from])[0] : 0) - ($link->type->toEnd() ? self::lengths($activities[$link->to])[1] : 0), $index];
+                $arcs[] = [
+                    $link->from,
+                    $link->to,
+                    $link->min +
+                    ($link->type->fromEnd() ? self::lengths($activities[$link->from])[0] : 0) -
+                    ($link->type->toEnd() ? self::lengths($activities[$link->to])[1] : 0),
+                    $index,
+                ];
             }
         }
         $longest = array_fill_keys(array_keys($activities), 0);
@@ -54,7 +61,10 @@ final class MinCycle
     /** @return array{int, int} the shortest and the longest it may take, whatever is chosen */
     private static function lengths(Activity $activity): array
     {
-        $own = array_merge([$activity->duration->likely], ...array_map(static fn (Need $n): array => array_values($n->durations), $activity->needs));
+        $own = array_merge(
+            [$activity->duration->likely],
+            ...array_map(static fn (Need $n): array => array_values($n->durations), $activity->needs),
+        );
 
         return [min($own), max($own)];
     }

@@ -104,7 +104,11 @@ final class Network
                 foreach ($need->durations as $resource => $duration) {
                     $durations[$resourceIndex[$resource]] = $duration;
                 }
-                $needs[] = [$this->choice(NeedReference::ofActivity($activity->id, $k), $choiceOf, $resourceIndex), $need->units, $durations];
+                $needs[] = [
+                    $this->choice(NeedReference::ofActivity($activity->id, $k), $choiceOf, $resourceIndex),
+                    $need->units,
+                    $durations,
+                ];
             }
             $this->needs[] = $needs;
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Schedule;
 
-/** Overload: what must happen within a window wants more of a set of resources than there is in it. Holds count with the shortest they can be. */
+/**
+ * Overload: what must happen within a window wants more of a set of resources than there is in it. Holds count with the
+ * shortest they can be.
+ */
 final readonly class Overload
 {
     public function __construct(private Network $network, private PathsFrom $paths)
@@ -39,7 +42,14 @@ final readonly class Overload
                         }
                     }
                     if ($wanted > $there) {
-                        return [new Conflict('resource', \sprintf('between %d and %d these need %d unit-minutes where there are %d', $from, $to, $wanted, $there), array_values(array_unique($inside)), array_map(static fn (int $r): string => $n->resourceIds[$r], $options))];
+                        return [
+                            new Conflict(
+                                'resource',
+                                \sprintf('between %d and %d these need %d unit-minutes where there are %d', $from, $to, $wanted, $there),
+                                array_values(array_unique($inside)),
+                                array_map(static fn (int $r): string => $n->resourceIds[$r], $options),
+                            ),
+                        ];
                     }
                 }
             }
@@ -76,7 +86,12 @@ final readonly class Overload
             foreach ($needs as [$choice, $units]) {
                 $options = $n->options[$choice];
                 sort($options);
-                $tasks[implode(',', $options)][] = [$from, $to, $units * $n->takes[$choice] * $length, array_map(static fn (int $i): string => $n->ids[$i], $members)];
+                $tasks[implode(',', $options)][] = [
+                    $from,
+                    $to,
+                    $units * $n->takes[$choice] * $length,
+                    array_map(static fn (int $i): string => $n->ids[$i], $members),
+                ];
                 foreach ($members as $i) {
                     foreach ($options as $r) {
                         $held[$i][$r] = true;
@@ -89,7 +104,12 @@ final readonly class Overload
                 $options = $n->options[$choice];
                 sort($options);
                 if ([] === array_intersect_key($held[$i] ?? [], array_flip($options))) {
-                    $tasks[implode(',', $options)][] = [$earliest[$i], $latest[$i] + $n->shortest[$i], $units * $n->takes[$choice] * $n->shortest[$i], [$n->ids[$i]]];
+                    $tasks[implode(',', $options)][] = [
+                        $earliest[$i],
+                        $latest[$i] + $n->shortest[$i],
+                        $units * $n->takes[$choice] * $n->shortest[$i],
+                        [$n->ids[$i]],
+                    ];
                 }
             }
         }

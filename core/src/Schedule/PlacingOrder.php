@@ -11,8 +11,12 @@ final class PlacingOrder
     private ?array $depths = null;
 
     /** @param list<int|null> $dueAt due end by activity */
-    public function __construct(private readonly Network $network, private readonly Propagation $windows, private readonly Groups $groups, private readonly array $dueAt)
-    {
+    public function __construct(
+        private readonly Network $network,
+        private readonly Propagation $windows,
+        private readonly Groups $groups,
+        private readonly array $dueAt,
+    ) {
     }
 
     /**
@@ -30,14 +34,23 @@ final class PlacingOrder
                 $due = $this->dueAt[$j];
                 if (null !== $due) {
                     $path = null === $matrix ? ($i === $j ? 0 : LongestPaths::NEVER) : $matrix[$p][$q];
-                    $latest[$i] = LongestPaths::NEVER === $path ? $latest[$i] : min($latest[$i], $due - $this->network->shortest[$j] - $path);
+                    $latest[$i] =
+                        LongestPaths::NEVER === $path ? $latest[$i] : min($latest[$i], $due - $this->network->shortest[$j] - $path);
                 }
             }
         }
         $depth = $this->depths();
         // Markers of no length follow what they mark.
         $lengths = $this->network->shortest;
-        usort($members, static fn (int $a, int $b): int => [$latest[$b], 0 < $lengths[$b], $depth[$b], $b] <=> [$latest[$a], 0 < $lengths[$a], $depth[$a], $a]);
+        usort(
+            $members,
+            static fn (int $a, int $b): int => [$latest[$b], 0 < $lengths[$b], $depth[$b], $b] <=> [
+                $latest[$a],
+                0 < $lengths[$a],
+                $depth[$a],
+                $a,
+            ],
+        );
 
         return $members;
     }

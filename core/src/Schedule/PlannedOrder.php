@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * The order that a schedule fixes: what each activity waits for, by links and by turns at the resources that were chosen for it (a partial order
+ * The order that a schedule fixes: what each activity waits for, by links and by turns at the resources that were chosen for
+ * it (a partial order
  * schedule, after Policella and others 2007). Times may move in it, turns may not.
  */
 final class PlannedOrder
@@ -22,7 +23,14 @@ final class PlannedOrder
     public function __construct(private readonly Problem $problem, private readonly Solution $solution)
     {
         $order = array_keys($solution->activities);
-        usort($order, static fn (string $a, string $b): int => [$solution->activities[$a]->start, $solution->activities[$a]->end, $a] <=> [$solution->activities[$b]->start, $solution->activities[$b]->end, $b]);
+        usort(
+            $order,
+            static fn (string $a, string $b): int => [$solution->activities[$a]->start, $solution->activities[$a]->end, $a] <=> [
+                $solution->activities[$b]->start,
+                $solution->activities[$b]->end,
+                $b,
+            ],
+        );
         $this->order = $order;
         foreach ($order as $id) {
             $this->arcs[$id] = [];
@@ -87,7 +95,12 @@ final class PlannedOrder
             $end = max(array_map(fn (string $a): int => $this->solution->activities[$a]->end, $hold->activities));
             foreach ($this->solution->holds[$hold->id] ?? [] as $need => $resources) {
                 foreach ($resources as $resource) {
-                    $users[$resource][] = ['start' => $start, 'end' => $end, 'units' => $hold->needs[$need]->units, 'activities' => $hold->activities];
+                    $users[$resource][] = [
+                        'start' => $start,
+                        'end' => $end,
+                        'units' => $hold->needs[$need]->units,
+                        'activities' => $hold->activities,
+                    ];
                     foreach ($hold->activities as $activity) {
                         $held[$resource][$activity] = true;
                     }
@@ -98,9 +111,17 @@ final class PlannedOrder
             foreach ($placement->uses as $need => $resources) {
                 foreach ($resources as $resource) {
                     if ($placement->end > $placement->start && !isset($held[$resource][$id])) {
-                        $users[$resource][] = ['start' => $placement->start, 'end' => $placement->end, 'units' => $this->problem->activities[$id]->needs[$need]->units, 'activities' => [$id]];
+                        $users[$resource][] = [
+                            'start' => $placement->start,
+                            'end' => $placement->end,
+                            'units' => $this->problem->activities[$id]->needs[$need]->units,
+                            'activities' => [$id],
+                        ];
                     }
-                    if (\count($this->problem->resources[$resource]->calendar) > 1 || [[$this->problem->horizonStart, $this->problem->horizonEnd]] !== $this->problem->resources[$resource]->calendar) {
+                    if (
+                        \count($this->problem->resources[$resource]->calendar) > 1
+                        || [[$this->problem->horizonStart, $this->problem->horizonEnd]] !== $this->problem->resources[$resource]->calendar
+                    ) {
                         $this->calendars[$id][] = $this->problem->resources[$resource]->calendar;
                     }
                 }
@@ -120,7 +141,11 @@ final class PlannedOrder
         foreach ($list as $j => $user) {
             $free = array_keys(array_filter($last, static fn (?int $i): bool => null === $i || $list[$i]['end'] <= $user['start']));
             // Units that came free latest go on first, so that early ones stay free for others.
-            usort($free, static fn (int $a, int $b): int => (null === $last[$b] ? \PHP_INT_MIN : $list[$last[$b]]['end']) <=> (null === $last[$a] ? \PHP_INT_MIN : $list[$last[$a]]['end']));
+            usort(
+                $free,
+                static fn (int $a, int $b): int => (null === $last[$b] ? \PHP_INT_MIN : $list[$last[$b]]['end']) <=>
+                    (null === $last[$a] ? \PHP_INT_MIN : $list[$last[$a]]['end']),
+            );
             $before = [];
             foreach (\array_slice($free, 0, $user['units']) as $unit) {
                 if (null !== $last[$unit]) {

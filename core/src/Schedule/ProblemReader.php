@@ -60,7 +60,12 @@ final class ProblemReader
         $inFile = $circle;
         sort($inFile);
         foreach ($inFile as $index) {
-            $root->at('links')->at($index)->fault('These shortest gaps go round in a circle: {circle}. Each would have to come after itself.', ['circle' => implode(' → ', array_map(static fn (int $l): string => $links[$l]->from, [...$circle, $circle[0]]))]);
+            $root
+                ->at('links')
+                ->at($index)
+                ->fault('These shortest gaps go round in a circle: {circle}. Each would have to come after itself.', [
+                    'circle' => implode(' → ', array_map(static fn (int $l): string => $links[$l]->from, [...$circle, $circle[0]])),
+                ]);
         }
         $faults->throwIfAny('schedule problem');
 
@@ -131,7 +136,11 @@ final class ProblemReader
         if ($node->has('due')) {
             $place = $node->at('due');
             $place->object(['at', 'early', 'late']);
-            $due = new Due($place->at('at')->int(-self::FAR, self::FAR), $place->at('early')->int(0, 1_000_000, 0), $place->at('late')->int(0, 1_000_000, 1));
+            $due = new Due(
+                $place->at('at')->int(-self::FAR, self::FAR),
+                $place->at('early')->int(0, 1_000_000, 0),
+                $place->at('late')->int(0, 1_000_000, 1),
+            );
         }
 
         return new Activity(
@@ -150,7 +159,11 @@ final class ProblemReader
             return DurationRange::exactly($node->int(0, self::FAR));
         }
         $node->object(['min', 'likely', 'max']);
-        $range = new DurationRange($node->at('min')->int(0, self::FAR), $node->at('likely')->int(0, self::FAR), $node->at('max')->int(0, self::FAR));
+        $range = new DurationRange(
+            $node->at('min')->int(0, self::FAR),
+            $node->at('likely')->int(0, self::FAR),
+            $node->at('max')->int(0, self::FAR),
+        );
         if ($range->min > $range->likely || $range->likely > $range->max) {
             $node->fault('The three durations must rise: min, likely, max.');
         }
@@ -182,7 +195,9 @@ final class ProblemReader
                 $place->fault('Name either an activity or a hold.');
             }
             $index = $place->at('need')->int(0, 1000);
-            $reference = $place->has('hold') ? NeedReference::ofHold($place->at('hold')->string(), $index) : NeedReference::ofActivity($place->at('activity')->string(''), $index);
+            $reference = $place->has('hold')
+                ? NeedReference::ofHold($place->at('hold')->string(), $index)
+                : NeedReference::ofActivity($place->at('activity')->string(''), $index);
 
             return new Need([], 1, $units, $durations, $reference);
         }
@@ -213,7 +228,11 @@ final class ProblemReader
             $members[] = $this->activityId($place, $activities);
         }
 
-        return new Hold($node->at('id')->string(), [] === $members ? [''] : array_values(array_unique($members)), array_map(fn (Node $n): Need => $this->need($n, $resources, false), $node->at('needs')->items(20)));
+        return new Hold(
+            $node->at('id')->string(),
+            [] === $members ? [''] : array_values(array_unique($members)),
+            array_map(fn (Node $n): Need => $this->need($n, $resources, false), $node->at('needs')->items(20)),
+        );
     }
 
     /** @param array<string, Activity> $activities */
@@ -237,7 +256,13 @@ final class ProblemReader
             $node->at('max')->fault('The longest gap, {max}, is below the shortest, {min}.', ['max' => $max, 'min' => $min]);
         }
 
-        return new Link($this->activityId($node->at('from'), $activities), $this->activityId($node->at('to'), $activities), $min, $max, $node->at('type')->enum(LinkType::class, LinkType::EndToStart));
+        return new Link(
+            $this->activityId($node->at('from'), $activities),
+            $this->activityId($node->at('to'), $activities),
+            $min,
+            $max,
+            $node->at('type')->enum(LinkType::class, LinkType::EndToStart),
+        );
     }
 
     /** @param array<string, Activity> $activities */
@@ -253,7 +278,10 @@ final class ProblemReader
         }
         $spanOf = null;
         if ($node->has('spanOf')) {
-            $spanOf = array_map(fn (Node $n): string => $this->activityId($n, $activities), $node->at('spanOf')->items(self::MOST_ACTIVITIES));
+            $spanOf = array_map(
+                fn (Node $n): string => $this->activityId($n, $activities),
+                $node->at('spanOf')->items(self::MOST_ACTIVITIES),
+            );
         }
 
         return 'makespan' === $kind ? Objective::makespan() : Objective::justInTime($node->at('span')->int(0, 1_000_000, 0), $spanOf);
@@ -285,7 +313,7 @@ final class ProblemReader
         $seen = [];
         while (null !== $need->sameAs) {
             $reference = $need->sameAs;
-            $owner = $reference->ofHold ? ($holds[$reference->id] ?? null) : ($activities[$reference->id] ?? null);
+            $owner = $reference->ofHold ? $holds[$reference->id] ?? null : $activities[$reference->id] ?? null;
             if (null === $owner) {
                 $place->fault('There is no {kind} "{id}".', ['kind' => $reference->ofHold ? 'hold' : 'activity', 'id' => $reference->id]);
 

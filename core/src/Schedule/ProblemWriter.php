@@ -15,21 +15,46 @@ final class ProblemWriter
             'version' => Problem::VERSION,
             'horizon' => [$problem->horizonStart, $problem->horizonEnd],
             'unitSeconds' => $problem->unitSeconds,
-            'resources' => array_values(array_map(static fn (Resource $r): array => ['id' => $r->id, 'capacity' => $r->capacity]
-                + ($r->turnover > 0 ? ['turnover' => $r->turnover] : [])
-                + ([[$problem->horizonStart, $problem->horizonEnd]] === $r->calendar ? [] : ['calendar' => $r->calendar]), $problem->resources)),
+            'resources' => array_values(
+                array_map(
+                    static fn (Resource $r): array => ['id' => $r->id, 'capacity' => $r->capacity] +
+                        ($r->turnover > 0 ? ['turnover' => $r->turnover] : []) +
+                        ([[$problem->horizonStart, $problem->horizonEnd]] === $r->calendar ? [] : ['calendar' => $r->calendar]),
+                    $problem->resources,
+                ),
+            ),
             'activities' => array_values(array_map(fn (Activity $a): array => $this->activity($a, $problem), $problem->activities)),
-            'links' => array_map(static fn (Link $l): array => ['from' => $l->from, 'to' => $l->to, 'min' => $l->min, 'max' => $l->max] + (LinkType::EndToStart === $l->type ? [] : ['type' => $l->type->value]), $problem->links),
-            'holds' => array_values(array_map(fn (Hold $h): array => ['id' => $h->id, 'activities' => $h->activities, 'needs' => array_map($this->need(...), $h->needs)], $problem->holds)),
-            'objective' => $problem->objective->makespan ? ['kind' => 'makespan'] : ['kind' => 'just-in-time', 'span' => $problem->objective->span]
-                + (null === $problem->objective->spanOf ? [] : ['spanOf' => $problem->objective->spanOf]),
+            'links' => array_map(
+                static fn (Link $l): array => ['from' => $l->from, 'to' => $l->to, 'min' => $l->min, 'max' => $l->max] +
+                    (LinkType::EndToStart === $l->type ? [] : ['type' => $l->type->value]),
+                $problem->links,
+            ),
+            'holds' => array_values(
+                array_map(
+                    fn (Hold $h): array => [
+                        'id' => $h->id,
+                        'activities' => $h->activities,
+                        'needs' => array_map($this->need(...), $h->needs),
+                    ],
+                    $problem->holds,
+                ),
+            ),
+            'objective' => $problem->objective->makespan
+                ? ['kind' => 'makespan']
+                : ['kind' => 'just-in-time', 'span' => $problem->objective->span] +
+                    (null === $problem->objective->spanOf ? [] : ['spanOf' => $problem->objective->spanOf]),
         ];
     }
 
     /** @return array<string, mixed> */
     private function activity(Activity $a, Problem $problem): array
     {
-        $written = ['id' => $a->id, 'duration' => $a->duration->isExact() ? $a->duration->likely : ['min' => $a->duration->min, 'likely' => $a->duration->likely, 'max' => $a->duration->max]];
+        $written = [
+            'id' => $a->id,
+            'duration' => $a->duration->isExact()
+                ? $a->duration->likely
+                : ['min' => $a->duration->min, 'likely' => $a->duration->likely, 'max' => $a->duration->max],
+        ];
         if ([] !== $a->needs) {
             $written['needs'] = array_map($this->need(...), $a->needs);
         }
@@ -49,11 +74,14 @@ final class ProblemWriter
     /** @return array<string, mixed> */
     private function need(Need $need): array
     {
-        $written = null === $need->sameAs
-            ? ['from' => $need->from] + ($need->count > 1 ? ['count' => $need->count] : [])
-            : ['sameAs' => [$need->sameAs->ofHold ? 'hold' : 'activity' => $need->sameAs->id, 'need' => $need->sameAs->need]];
+        $written =
+            null === $need->sameAs
+                ? ['from' => $need->from] + ($need->count > 1 ? ['count' => $need->count] : [])
+                : ['sameAs' => [$need->sameAs->ofHold ? 'hold' : 'activity' => $need->sameAs->id, 'need' => $need->sameAs->need]];
 
-        return $written + ($need->units > 1 ? ['units' => $need->units] : []) + ([] === $need->durations ? [] : ['duration' => $need->durations]);
+        return $written +
+            ($need->units > 1 ? ['units' => $need->units] : []) +
+            ([] === $need->durations ? [] : ['duration' => $need->durations]);
     }
 
     /** @return array<string, mixed> */
@@ -65,11 +93,23 @@ final class ProblemWriter
             'status' => $solution->status->value,
             'objective' => $solution->objective,
             'bound' => $solution->bound,
-            'activities' => (object) array_map(static fn (Placement $p): array => ['start' => $p->start, 'end' => $p->end, 'uses' => $p->uses], $solution->activities),
+            'activities' => (object) array_map(
+                static fn (Placement $p): array => ['start' => $p->start, 'end' => $p->end, 'uses' => $p->uses],
+                $solution->activities,
+            ),
             'holds' => (object) array_map(static fn (array $uses): array => ['uses' => $uses], $solution->holds),
             'elapsedMs' => $elapsedMs,
             'seed' => $solution->seed,
-            'conflicts' => array_map(static fn (Conflict $c): array => array_filter(['kind' => $c->kind, 'text' => $c->text, 'activities' => $c->activities, 'resources' => $c->resources, 'links' => $c->links]), $solution->conflicts),
+            'conflicts' => array_map(
+                static fn (Conflict $c): array => array_filter([
+                    'kind' => $c->kind,
+                    'text' => $c->text,
+                    'activities' => $c->activities,
+                    'resources' => $c->resources,
+                    'links' => $c->links,
+                ]),
+                $solution->conflicts,
+            ),
         ];
     }
 }

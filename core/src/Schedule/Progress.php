@@ -17,7 +17,9 @@ final readonly class Progress
     {
         foreach ($done as $id => [$start, $end]) {
             if ($end < $start || $end > $now) {
-                throw new \InvalidArgumentException(\sprintf('"%s" is said to be done from %d to %d, which is not before %d.', $id, $start, $end, $now));
+                throw new \InvalidArgumentException(
+                    \sprintf('"%s" is said to be done from %d to %d, which is not before %d.', $id, $start, $end, $now),
+                );
             }
         }
         foreach ($running as $id => $start) {

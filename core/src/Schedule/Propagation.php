@@ -80,7 +80,12 @@ final class Propagation
             }
         }
         foreach ($n->holdNeeds as $h => $needs) {
-            if (!$this->fitsUnits(array_map(static fn (array $need): array => [$need[0], $need[1], []], $needs), array_map(static fn (int $i): string => $n->ids[$i], $n->holdMembers[$h]))) {
+            if (
+                !$this->fitsUnits(
+                    array_map(static fn (array $need): array => [$need[0], $need[1], []], $needs),
+                    array_map(static fn (int $i): string => $n->ids[$i], $n->holdMembers[$h]),
+                )
+            ) {
                 return false;
             }
         }
@@ -98,7 +103,17 @@ final class Propagation
         foreach ($needs as [$choice, $units]) {
             $able = array_filter($n->options[$choice], static fn (int $r): bool => $n->capacity[$r] >= $units);
             if (\count($able) < $n->takes[$choice]) {
-                $this->conflicts[] = new Conflict('need', \sprintf('%d of these resources are wanted with %d units each, but only %d have that much', $n->takes[$choice], $units, \count($able)), $activities, array_map(static fn (int $r): string => $n->resourceIds[$r], $n->options[$choice]));
+                $this->conflicts[] = new Conflict(
+                    'need',
+                    \sprintf(
+                        '%d of these resources are wanted with %d units each, but only %d have that much',
+                        $n->takes[$choice],
+                        $units,
+                        \count($able),
+                    ),
+                    $activities,
+                    array_map(static fn (int $r): string => $n->resourceIds[$r], $n->options[$choice]),
+                );
 
                 return false;
             }
@@ -109,7 +124,12 @@ final class Propagation
                 foreach ($n->options[$choice] as $r) {
                     $forced[$r] = ($forced[$r] ?? 0) + $units;
                     if ($forced[$r] > $n->capacity[$r]) {
-                        $this->conflicts[] = new Conflict('need', \sprintf('the needs of one add up to %d units where there are %d', $forced[$r], $n->capacity[$r]), $activities, [$n->resourceIds[$r]]);
+                        $this->conflicts[] = new Conflict(
+                            'need',
+                            \sprintf('the needs of one add up to %d units where there are %d', $forced[$r], $n->capacity[$r]),
+                            $activities,
+                            [$n->resourceIds[$r]],
+                        );
 
                         return false;
                     }
@@ -198,7 +218,13 @@ final class Propagation
                 }
             }
             if ($sum > 0) {
-                $this->conflicts[] = new Conflict('link', \sprintf('these wait for each other in a circle that needs %d more than its links allow', $sum), array_map(static fn (int $i): string => $n->ids[$i], $circle), [], $links);
+                $this->conflicts[] = new Conflict(
+                    'link',
+                    \sprintf('these wait for each other in a circle that needs %d more than its links allow', $sum),
+                    array_map(static fn (int $i): string => $n->ids[$i], $circle),
+                    [],
+                    $links,
+                );
 
                 return true;
             }
@@ -217,7 +243,7 @@ final class Propagation
         $first = \PHP_INT_MAX;
         $last = \PHP_INT_MIN;
         foreach ($n->options[$choice] as $r) {
-            $length = max($n->shortest[$i], [] === $durations ? 0 : ($durations[$r] ?? $n->likely[$i]));
+            $length = max($n->shortest[$i], [] === $durations ? 0 : $durations[$r] ?? $n->likely[$i]);
             foreach ($n->calendar[$r] as [$from, $to]) {
                 $low = max($from, $this->earliest[$i]);
                 $high = min($to - $length, $this->latest[$i]);
@@ -269,19 +295,34 @@ final class Propagation
                 }
             }
         }
-        $text = abs($this->earliest[$activity]) >= -self::NEVER || abs($this->latest[$activity]) >= -self::NEVER
-            ? \sprintf('%s fits no time at which what it needs is available', $n->ids[$activity])
-            : \sprintf('%s cannot start before %d, and must start by %d', $n->ids[$activity], $this->earliest[$activity], $this->latest[$activity]);
+        $text =
+            abs($this->earliest[$activity]) >= -self::NEVER || abs($this->latest[$activity]) >= -self::NEVER
+                ? \sprintf('%s fits no time at which what it needs is available', $n->ids[$activity])
+                : \sprintf(
+                    '%s cannot start before %d, and must start by %d',
+                    $n->ids[$activity],
+                    $this->earliest[$activity],
+                    $this->latest[$activity],
+                );
         $names = [];
         foreach (array_keys($activities) as $i) {
             $names[] = $n->ids[$i];
         }
-        $this->conflicts[] = new Conflict([] !== $links ? 'link' : ([] !== $resources ? 'calendar' : 'window'), $text, $names, array_map(static fn (int $r): string => $n->resourceIds[$r], array_keys($resources)), array_keys($links));
+        $this->conflicts[] = new Conflict(
+            [] !== $links ? 'link' : ([] !== $resources ? 'calendar' : 'window'),
+            $text,
+            $names,
+            array_map(static fn (int $r): string => $n->resourceIds[$r], array_keys($resources)),
+            array_keys($links),
+        );
 
         return false;
     }
 
-    /** @return list<array{int, int, int}> two activities that both must have a resource which cannot serve both at once, and that resource */
+    /**
+     * @return list<array{int, int, int}> two activities that both must have a resource which cannot serve both at once, and
+     *     that resource
+     */
     private function disjunctivePairs(): array
     {
         $n = $this->network;
@@ -335,14 +376,29 @@ final class Propagation
             $first = $this->canPrecede($i, $j, $gap, $distance);
             $second = $this->canPrecede($j, $i, $gap, $distance);
             if (!$first && !$second) {
-                $this->conflicts[] = new Conflict('resource', \sprintf('%s and %s both need %s, and their windows and links leave no order for them', $n->ids[$i], $n->ids[$j], $n->resourceIds[$r]), [$n->ids[$i], $n->ids[$j]], [$n->resourceIds[$r]]);
+                $this->conflicts[] = new Conflict(
+                    'resource',
+                    \sprintf(
+                        '%s and %s both need %s, and their windows and links leave no order for them',
+                        $n->ids[$i],
+                        $n->ids[$j],
+                        $n->resourceIds[$r],
+                    ),
+                    [$n->ids[$i], $n->ids[$j]],
+                    [$n->resourceIds[$r]],
+                );
 
                 return null;
             }
             if ($first xor $second) {
                 [$before, $after] = $first ? [$i, $j] : [$j, $i];
                 $weight = $n->shortest[$before] + $gap;
-                if ([] === $distance ? $this->earliest[$after] < $this->earliest[$before] + $weight || $this->latest[$before] > $this->latest[$after] - $weight : $distance[$before][$after] < $weight) {
+                if (
+                    [] === $distance
+                        ? $this->earliest[$after] < $this->earliest[$before] + $weight
+                            || $this->latest[$before] > $this->latest[$after] - $weight
+                        : $distance[$before][$after] < $weight
+                ) {
                     $this->arcs[] = [$before, $after, $weight, -1];
                     $learned = true;
                 }

@@ -45,7 +45,8 @@ final readonly class Reinsertion
     /**
      * @param int $iterations made so far
      *
-     * @return array{array{array<int, int>, array<int, int>, array<int, list<int>|null>}, int, int} starts, ends and choices of the best, its objective, iterations
+     * @return array{array{array<int, int>, array<int, int>, array<int, list<int>|null>}, int, int} starts, ends and choices
+     *     of the best, its objective, iterations
      */
     public function improve(int $bound, Budget $budget, int $iterations): array
     {
@@ -58,7 +59,11 @@ final readonly class Reinsertion
         $improved = $iterations;
         $heat = self::HEAT;
         $count = \count($this->groups->members);
-        while ($bestCost > $bound && $iterations < $budget->iterations && ($timeline->work < $budget->work || ($late && $timeline->work < $budget->patientWork()))) {
+        while (
+            $bestCost > $bound
+            && $iterations < $budget->iterations
+            && ($timeline->work < $budget->work || ($late && $timeline->work < $budget->patientWork()))
+        ) {
             ++$iterations;
             $current = $this->step(max($current, $accepted[$iterations % self::MEMORY])) ?? $current;
             $accepted[$iterations % self::MEMORY] = $current;
@@ -70,7 +75,7 @@ final readonly class Reinsertion
                 $improved = $iterations;
                 $heat = self::HEAT;
             } elseif ($iterations - $improved > self::PATIENCE * $count) {
-                $accepted = array_fill(0, self::MEMORY, $bestCost + 1 + (int) ($heat * ($bestCost - $bound) / $count));
+                $accepted = array_fill(0, self::MEMORY, $bestCost + 1 + (int) (($heat * ($bestCost - $bound)) / $count));
                 $improved = $iterations;
                 $heat = min(2 * $heat, self::MOST_HEAT);
             }
@@ -96,7 +101,10 @@ final readonly class Reinsertion
         $placed = [];
         foreach ($this->order($taken) as $g) {
             // A little late is sometimes cheaper than much too early.
-            $late = $this->cost->mayPayLate($this->groups->members[$g]) && 0 === $this->random->getInt(0, 5) ? $this->random->getInt(1, 1 << $this->random->getInt(0, self::PULLS)) : 0;
+            $late =
+                $this->cost->mayPayLate($this->groups->members[$g]) && 0 === $this->random->getInt(0, 5)
+                    ? $this->random->getInt(1, 1 << $this->random->getInt(0, self::PULLS))
+                    : 0;
             if (!$this->decoder->insert($g, $caps, $rotation, $late)) {
                 break;
             }
@@ -215,7 +223,10 @@ final readonly class Reinsertion
         for ($pulls = $this->random->getInt(0, 3); $pulls > 0; --$pulls) {
             $group = $lifted[$this->random->getInt(0, \count($lifted) - 1)];
             [$i, $start] = $group[$this->random->getInt(0, \count($group) - 1)];
-            $caps[$i] = max($this->network->earliestStart[$i], $start + 10 - $this->random->getInt(0, 10 << $this->random->getInt(0, self::PULLS)));
+            $caps[$i] = max(
+                $this->network->earliestStart[$i],
+                $start + 10 - $this->random->getInt(0, 10 << $this->random->getInt(0, self::PULLS)),
+            );
         }
         if (0 === $this->random->getInt(0, 2)) {
             $members = $this->groups->members[$taken[$this->random->getInt(0, \count($taken) - 1)]];

@@ -16,8 +16,13 @@ final readonly class Replan
      * @param list<string> $letGo   rules that what happened has broken, in words
      * @param Solution     $near    the former plan in terms of what is left
      */
-    private function __construct(public Problem $problem, public array $letGo, public Solution $near, private Solution $before, private Progress $progress)
-    {
+    private function __construct(
+        public Problem $problem,
+        public array $letGo,
+        public Solution $near,
+        private Solution $before,
+        private Progress $progress,
+    ) {
     }
 
     public static function of(Problem $problem, Solution $before, Progress $progress): self
@@ -43,7 +48,10 @@ final readonly class Replan
                 $needs = [];
                 $uses = [];
                 foreach ($activity->needs as $k => $need) {
-                    $over = array_filter($planned->uses[$k], static fn (string $r): bool => ($taken[$r] ?? 0) + $need->units > $problem->resources[$r]->capacity);
+                    $over = array_filter(
+                        $planned->uses[$k],
+                        static fn (string $r): bool => ($taken[$r] ?? 0) + $need->units > $problem->resources[$r]->capacity,
+                    );
                     if ([] !== $over) {
                         // Two are at it at once, whatever the plan thought of that.
                         $letGo[] = \sprintf('%s runs on %s, which is taken', $id, implode(', ', $over));
@@ -68,7 +76,14 @@ final readonly class Replan
                     $latest = $problem->horizonEnd;
                     $letGo[] = \sprintf('%s was to end by %d', $id, $activity->latestEnd);
                 }
-                $activities[$id] = new Activity($id, $activity->duration, $needs, max($activity->earliestStart, $now), $latest, $activity->due);
+                $activities[$id] = new Activity(
+                    $id,
+                    $activity->duration,
+                    $needs,
+                    max($activity->earliestStart, $now),
+                    $latest,
+                    $activity->due,
+                );
                 $near[$id] = $planned;
             }
         }
@@ -92,10 +107,24 @@ final readonly class Replan
         }
         self::washing($problem, $before, $progress, $activities, $near);
         [$links, $broken] = self::links($problem, $progress, $activities);
-        $resources = array_map(static fn (Resource $r): Resource => isset($busy[$r->id]) ? new Resource($r->id, $r->capacity, $r->turnover, self::widened($r->calendar, $busy[$r->id])) : $r, $problem->resources);
+        $resources = array_map(
+            static fn (Resource $r): Resource => isset($busy[$r->id])
+                ? new Resource($r->id, $r->capacity, $r->turnover, self::widened($r->calendar, $busy[$r->id]))
+                : $r,
+            $problem->resources,
+        );
 
         return new self(
-            new Problem($problem->horizonStart, $horizonEnd, $problem->unitSeconds, $resources, $activities, $links, $holds, $problem->objective),
+            new Problem(
+                $problem->horizonStart,
+                $horizonEnd,
+                $problem->unitSeconds,
+                $resources,
+                $activities,
+                $links,
+                $holds,
+                $problem->objective,
+            ),
             [...$letGo, ...$broken],
             new Solution(SolutionStatus::Feasible, null, null, $near, $before->holds, $before->seed, [], 0),
             $before,
@@ -119,7 +148,16 @@ final readonly class Replan
             };
         }
 
-        return new Solution($solution->status, $solution->objective, $solution->bound, $activities, $solution->holds + $this->before->holds, $solution->seed, [], $solution->iterations);
+        return new Solution(
+            $solution->status,
+            $solution->objective,
+            $solution->bound,
+            $activities,
+            $solution->holds + $this->before->holds,
+            $solution->seed,
+            [],
+            $solution->iterations,
+        );
     }
 
     /**
@@ -149,7 +187,9 @@ final readonly class Replan
     {
         $taken = $settled[$problem->root($place)[0]] ?? null;
 
-        return null === $taken ? $need : new Need($taken, \count($taken), $need->units, array_intersect_key($need->durations, array_flip($taken)));
+        return null === $taken
+            ? $need
+            : new Need($taken, \count($taken), $need->units, array_intersect_key($need->durations, array_flip($taken)));
     }
 
     /**
@@ -177,7 +217,11 @@ final readonly class Replan
             }
         }
         foreach ($lastUse as $resource => $end) {
-            if ($problem->resources[$resource]->turnover > 0 && $end + $problem->resources[$resource]->turnover > $progress->now && $end - 1 >= $problem->horizonStart) {
+            if (
+                $problem->resources[$resource]->turnover > 0
+                && $end + $problem->resources[$resource]->turnover > $progress->now
+                && $end - 1 >= $problem->horizonStart
+            ) {
                 $id = 'used>'.$resource;
                 $activities[$id] = new Activity($id, DurationRange::exactly(1), [new Need([$resource])], $end - 1, $end, null);
                 $near[$id] = new Placement($end - 1, $end, [[$resource]]);
@@ -210,7 +254,10 @@ final readonly class Replan
             }
             $min = $link->min + $shift;
             $max = null === $link->max ? null : $link->max + $shift;
-            $of = static fn (string $id, bool $end): array => [$activities[$id]->earliestStart + ($end ? $activities[$id]->duration->likely : 0), $activities[$id]->latestEnd - ($end ? 0 : $activities[$id]->duration->likely)];
+            $of = static fn (string $id, bool $end): array => [
+                $activities[$id]->earliestStart + ($end ? $activities[$id]->duration->likely : 0),
+                $activities[$id]->latestEnd - ($end ? 0 : $activities[$id]->duration->likely),
+            ];
             [$fromFirst, $fromLast] = $of($link->from, $link->type->fromEnd());
             [$toFirst, $toLast] = $of($link->to, $link->type->toEnd());
             if ($toBegun && $toLast - $fromFirst < $min) {

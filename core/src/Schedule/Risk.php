@@ -8,8 +8,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * What a schedule comes to when things take longer or shorter than likely. Every duration is drawn from its triangle; nothing starts before its
- * planned time, and who has a fire, pot or hand now keeps the turn (`PlannedOrder`). A start that falls outside the calendar of somebody chosen for it waits until they are there again.
+ * What a schedule comes to when things take longer or shorter than likely. Every duration is drawn from its triangle;
+ * nothing starts before its
+ * planned time, and who has a fire, pot or hand now keeps the turn (`PlannedOrder`). A start that falls outside the calendar
+ * of somebody chosen for it waits until they are there again.
  */
 final class Risk
 {
@@ -26,12 +28,18 @@ final class Risk
     }
 
     /**
-     * @param array<string, int> $grace by how much after its due time an activity still counts as in time, where the plan has put that before the moment
+     * @param array<string, int> $grace by how much after its due time an activity still counts as in time, where the plan
+     *                                  has put that before the moment
      *
      * @throws \DomainException when there is no schedule to try
      */
-    public static function of(Problem $problem, Solution $solution, int $runs = self::USUAL_RUNS, int $seed = 1, array $grace = []): RiskReport
-    {
+    public static function of(
+        Problem $problem,
+        Solution $solution,
+        int $runs = self::USUAL_RUNS,
+        int $seed = 1,
+        array $grace = [],
+    ): RiskReport {
         if (SolutionStatus::Feasible !== $solution->status) {
             throw new \DomainException('Only a schedule can be tried; there is none.');
         }
@@ -113,9 +121,12 @@ final class Risk
         $u = $random->getInt(0, 1_000_000) / 1_000_000;
         $width = $range->max - $range->min;
         $peak = ($range->likely - $range->min) / $width;
-        $drawn = $u < $peak ? $range->min + sqrt($u * $width * ($range->likely - $range->min)) : $range->max - sqrt((1 - $u) * $width * ($range->max - $range->likely));
+        $drawn =
+            $u < $peak
+                ? $range->min + sqrt($u * $width * ($range->likely - $range->min))
+                : $range->max - sqrt((1 - $u) * $width * ($range->max - $range->likely));
 
-        return max(1, (int) round($drawn * $planned / $range->likely));
+        return max(1, (int) round(($drawn * $planned) / $range->likely));
     }
 
     private function whenTheyAreThere(string $id, int $start, int $length): int

@@ -10,7 +10,8 @@ final readonly class RiskReport
     /**
      * @param array<string, float> $chances share of the runs in which an activity with a due time met it
      * @param array<string, int>   $earlier by how much earlier everything before it must start for 95 of 100 runs to be in time
-     * @param array<string, float> $blame   share of the runs in which an activity took too long and something late had waited for it; the worst first
+     * @param array<string, float> $blame   share of the runs in which an activity took too long and something late had waited
+     *                                      for it; the worst first
      */
     public function __construct(public int $runs, public int $seed, public array $chances, public array $earlier, public array $blame)
     {

@@ -7,8 +7,10 @@ namespace FeastLadle\Schedule;
 use Random\Randomizer;
 
 /**
- * Problems whose only question is the order on each machine: one machine of capacity one for each activity, nothing to choose, shortest gaps
- * only, the last end to be early. They are searched on the disjunctive graph: tabu search that swaps neighbours at the ends of critical blocks
+ * Problems whose only question is the order on each machine: one machine of capacity one for each activity, nothing to
+ * choose, shortest gaps
+ * only, the last end to be early. They are searched on the disjunctive graph: tabu search that swaps neighbours at the ends
+ * of critical blocks
  * (Nowicki and Smutnicki 1996), moves judged by heads and tails without redoing the graph (Taillard 1994). An order without a cycle stays
  * without one under these swaps.
  */
@@ -71,14 +73,27 @@ final class Shop
         $shop = new self($network);
         foreach ($network->ids as $i => $id) {
             $activity = $problem->activities[$id];
-            if ($activity->earliestStart > $problem->horizonStart || $activity->latestEnd < $problem->horizonEnd || \count($activity->needs) > 1) {
+            if (
+                $activity->earliestStart > $problem->horizonStart
+                || $activity->latestEnd < $problem->horizonEnd
+                || \count($activity->needs) > 1
+            ) {
                 return null;
             }
             $need = $activity->needs[0] ?? null;
             $shop->machine[$i] = self::NONE;
             if (null !== $need) {
                 $r = $network->options[$network->needs[$i][0][0]][0] ?? null;
-                if (null === $r || 1 !== \count($need->from) || 1 !== $need->count || 1 !== $need->units || [] !== $need->durations || 1 !== $network->capacity[$r] || [[$problem->horizonStart, $problem->horizonEnd]] !== $network->calendar[$r] || $network->likely[$i] < 1) {
+                if (
+                    null === $r
+                    || 1 !== \count($need->from)
+                    || 1 !== $need->count
+                    || 1 !== $need->units
+                    || [] !== $need->durations
+                    || 1 !== $network->capacity[$r]
+                    || [[$problem->horizonStart, $problem->horizonEnd]] !== $network->calendar[$r]
+                    || $network->likely[$i] < 1
+                ) {
                     return null;
                 }
                 $shop->machine[$i] = $r;
@@ -165,7 +180,8 @@ final class Shop
         $this->orders = [];
         $this->previous = $this->next = array_fill(0, $this->size, self::NONE);
         while ([] !== $ready) {
-            // The one that could end first names the machine; of all that could begin there before, the longest tail goes (Giffler and Thompson 1960).
+            // The one that could end first names the machine; of all that could begin there before, the longest tail goes
+            // (Giffler and Thompson 1960).
             $start = [];
             $first = null;
             $firstEnd = \PHP_INT_MAX;
@@ -178,7 +194,12 @@ final class Shop
             }
             $chosen = $first ?? $ready[0];
             foreach ($ready as $i) {
-                if (self::NONE !== $this->machine[$i] && $this->machine[$i] === $this->machine[$first ?? 0] && $start[$i] < $firstEnd && $tail[$i] > $tail[$chosen]) {
+                if (
+                    self::NONE !== $this->machine[$i]
+                    && $this->machine[$i] === $this->machine[$first ?? 0]
+                    && $start[$i] < $firstEnd
+                    && $tail[$i] > $tail[$chosen]
+                ) {
                     $chosen = $i;
                 }
             }
@@ -316,7 +337,11 @@ final class Shop
                 }
             }
             $j = $this->next[$at];
-            if (self::NONE !== $j && $this->heads[$at] + $this->length[$at] + $this->turnover[$this->machine[$at]] === $this->heads[$j] && $this->heads[$j] + $this->tails[$j] === $makespan) {
+            if (
+                self::NONE !== $j
+                && $this->heads[$at] + $this->length[$at] + $this->turnover[$this->machine[$at]] === $this->heads[$j]
+                && $this->heads[$j] + $this->tails[$j] === $makespan
+            ) {
                 $ways[] = $j;
             }
             if ([] === $ways) {
@@ -329,7 +354,12 @@ final class Shop
         $length = \count($path);
         for ($from = 0; $from < $length; $from = $to) {
             $to = $from + 1;
-            while ($to < $length && self::NONE !== $this->machine[$path[$from]] && $this->machine[$path[$to]] === $this->machine[$path[$from]] && $this->next[$path[$to - 1]] === $path[$to]) {
+            while (
+                $to < $length
+                && self::NONE !== $this->machine[$path[$from]]
+                && $this->machine[$path[$to]] === $this->machine[$path[$from]]
+                && $this->next[$path[$to - 1]] === $path[$to]
+            ) {
                 ++$to;
             }
             if ($to - $from >= 2) {

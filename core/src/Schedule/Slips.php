@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * By how much each activity may come late before something misses its due time, everything after it moving along and everybody keeping their turn
+ * By how much each activity may come late before something misses its due time, everything after it moving along and
+ * everybody keeping their turn
  * (total float in the planned order; longest gaps are left to a new plan). What may slip by nothing is on the critical chain.
  */
 final class Slips

@@ -18,18 +18,29 @@ final class SolutionReader
     {
         $activities = [];
         foreach ($root->at('activities')->fields(ProblemReader::MOST_ACTIVITIES) as $id => $node) {
-            $activities[$id] = new Placement($node->at('start')->int(-self::FAR, self::FAR), $node->at('end')->int(-self::FAR, self::FAR), $this->uses($node->at('uses')));
+            $activities[$id] = new Placement(
+                $node->at('start')->int(-self::FAR, self::FAR),
+                $node->at('end')->int(-self::FAR, self::FAR),
+                $this->uses($node->at('uses')),
+            );
         }
         $holds = [];
         foreach ($root->at('holds')->fields(ProblemReader::MOST_ACTIVITIES) as $id => $node) {
             $holds[$id] = $this->uses($node->at('uses'));
         }
-        $conflicts = array_map(static fn (Node $c): Conflict => new Conflict($c->at('kind')->string(), $c->at('text')->string('', 2000)), $root->at('conflicts')->items());
+        $conflicts = array_map(
+            static fn (Node $c): Conflict => new Conflict($c->at('kind')->string(), $c->at('text')->string('', 2000)),
+            $root->at('conflicts')->items(),
+        );
         $solution = new Solution(
             $root->at('status')->enum(SolutionStatus::class),
             $root->has('objective') ? $root->at('objective')->int(-\PHP_INT_MAX, \PHP_INT_MAX) : null,
             $root->has('bound') ? $root->at('bound')->int(-\PHP_INT_MAX, \PHP_INT_MAX) : null,
-            $activities, $holds, $root->at('seed')->int(-\PHP_INT_MAX, \PHP_INT_MAX), $conflicts, 0,
+            $activities,
+            $holds,
+            $root->at('seed')->int(-\PHP_INT_MAX, \PHP_INT_MAX),
+            $conflicts,
+            0,
         );
         $faults->throwIfAny('schedule solution');
 
@@ -39,6 +50,9 @@ final class SolutionReader
     /** @return list<list<string>> */
     private function uses(Node $node): array
     {
-        return array_map(static fn (Node $need): array => array_map(static fn (Node $r): string => $r->string(), $need->items()), $node->items());
+        return array_map(
+            static fn (Node $need): array => array_map(static fn (Node $r): string => $r->string(), $need->items()),
+            $node->items(),
+        );
     }
 }

@@ -63,18 +63,48 @@ final class Solver
         }
         $cost = new Cost($network, $timeline, $stay ? $near : null);
         if (!$found) {
-            [$found, $iterations] = $this->start($decoder, $cost, static fn (int $which): array => StartingOrder::of($network, $windows, $groups, $which), $bound, $budget);
+            [$found, $iterations] = $this->start(
+                $decoder,
+                $cost,
+                static fn (int $which): array => StartingOrder::of($network, $windows, $groups, $which),
+                $bound,
+                $budget,
+            );
         }
         if (!$found) {
             $found = $ejection->complete($timeline->work + $work);
         }
         if (!$found && (new EveryOrder($forward))->isImpossible($propagation->earliest, $propagation->latest, $propagation->arcs)) {
-            return Solution::none(SolutionStatus::Infeasible, $seed, [new Conflict('search', 'every order and every choice was tried, and none holds', $forward->ids, $forward->resourceIds, array_keys($forward->links))], null, $iterations);
+            return Solution::none(
+                SolutionStatus::Infeasible,
+                $seed,
+                [
+                    new Conflict(
+                        'search',
+                        'every order and every choice was tried, and none holds',
+                        $forward->ids,
+                        $forward->resourceIds,
+                        array_keys($forward->links),
+                    ),
+                ],
+                null,
+                $iterations,
+            );
         }
         if (!$found) {
             $culprit = $network->ids[max(0, $decoder->failedAt)];
 
-            return Solution::none(SolutionStatus::Unknown, $seed, [new Conflict('budget', \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [$culprit])], $bound, $iterations);
+            return Solution::none(
+                SolutionStatus::Unknown,
+                $seed,
+                [
+                    new Conflict('budget', \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [
+                        $culprit,
+                    ]),
+                ],
+                $bound,
+                $iterations,
+            );
         }
         $reinsertion = new Reinsertion($network, $groups, $neighbours, $decoder, $cost, $random);
         [$best, $objective, $iterations] = $reinsertion->improve($bound, $budget, $iterations);
@@ -95,7 +125,11 @@ final class Solver
         $best = null;
         $bestCost = \PHP_INT_MAX;
         $tried = 0;
-        while ($tried < min(self::STARTS, $budget->iterations) && $bestCost > $bound && ($tried < 2 || $timeline->work < self::SHARE_FOR_STARTS * $budget->work)) {
+        while (
+            $tried < min(self::STARTS, $budget->iterations)
+            && $bestCost > $bound
+            && ($tried < 2 || $timeline->work < self::SHARE_FOR_STARTS * $budget->work)
+        ) {
             if ($decoder->decode($order($tried), [], []) && $cost->now() < $bestCost) {
                 $bestCost = $cost->now();
                 $best = $timeline->lift(array_keys($timeline->placed));
@@ -115,7 +149,11 @@ final class Solver
     {
         $placements = [];
         foreach ($network->ids as $i => $id) {
-            $placements[$id] = new Placement($starts[$i], $starts[$i] + $network->likely[$i], array_map(static fn (Need $n): array => $n->from, $network->problem->activities[$id]->needs));
+            $placements[$id] = new Placement(
+                $starts[$i],
+                $starts[$i] + $network->likely[$i],
+                array_map(static fn (Need $n): array => $n->from, $network->problem->activities[$id]->needs),
+            );
         }
 
         return new Solution(SolutionStatus::Feasible, $cost, $bound, $placements, [], $seed, [], $steps);
@@ -124,14 +162,26 @@ final class Solver
     /**
      * @param array{array<int, int>, array<int, int>, array<int, list<int>|null>} $found starts, ends, choices
      */
-    private function solution(Network $network, array $found, int $cost, int $bound, int $seed, int $iterations, bool $mirrored): Solution
-    {
+    private function solution(
+        Network $network,
+        array $found,
+        int $cost,
+        int $bound,
+        int $seed,
+        int $iterations,
+        bool $mirrored,
+    ): Solution {
         [$starts, $ends, $chosen] = $found;
-        $names = static fn (int $choice): array => array_map(static fn (int $r): string => $network->resourceIds[$r], $chosen[$choice] ?? []);
+        $names = static fn (int $choice): array => array_map(
+            static fn (int $r): string => $network->resourceIds[$r],
+            $chosen[$choice] ?? [],
+        );
         $placements = [];
         foreach ($network->ids as $i => $id) {
             $uses = array_map(static fn (array $need): array => $names($need[0]), $network->needs[$i]);
-            $placements[$id] = $mirrored ? new Placement(-$ends[$i], -$starts[$i], $uses) : new Placement($starts[$i], $ends[$i], $uses);
+            $placements[$id] = $mirrored
+                ? new Placement(-$ends[$i], -$starts[$i], $uses)
+                : new Placement($starts[$i], $ends[$i], $uses);
         }
         $holds = [];
         foreach ($network->holdIds as $h => $id) {

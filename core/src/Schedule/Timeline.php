@@ -36,7 +36,7 @@ final class Timeline extends Occupancy
         $units = [];
         if ($duration > 0) {
             foreach ($n->needs[$i] as [$choice, $each]) {
-                foreach ($choices[$choice] ?? $this->chosen[$choice] ?? [] as $r) {
+                foreach ($choices[$choice] ?? ($this->chosen[$choice] ?? []) as $r) {
                     $units[$r] = ($units[$r] ?? 0) + $each;
                 }
             }
@@ -44,7 +44,7 @@ final class Timeline extends Occupancy
         $held = [];
         foreach ($n->holdsOf[$i] as $h) {
             foreach ($n->holdNeeds[$h] as [$choice, $each]) {
-                foreach ($choices[$choice] ?? $this->chosen[$choice] ?? [] as $r) {
+                foreach ($choices[$choice] ?? ($this->chosen[$choice] ?? []) as $r) {
                     $held[$r][$h] = ($held[$r][$h] ?? 0) + $each;
                 }
             }
@@ -198,7 +198,12 @@ final class Timeline extends Occupancy
                 }
                 foreach ($this->holdsOn[$r] as $h => $_) {
                     ++$this->work;
-                    if (!isset($ownHolds[$h]) && $t < $this->holdEnd[$h] + $turnover && $this->holdStart[$h] < $end + $turnover && $this->holdStart[$h] - $turnover < $edge) {
+                    if (
+                        !isset($ownHolds[$h])
+                        && $t < $this->holdEnd[$h] + $turnover
+                        && $this->holdStart[$h] < $end + $turnover
+                        && $this->holdStart[$h] - $turnover < $edge
+                    ) {
                         $edge = $this->holdStart[$h] - $turnover;
                     }
                 }

@@ -16,7 +16,13 @@ final readonly class WarmStart
         $timeline = $this->decoder->timeline;
         $timeline->clear();
         $order = array_keys($this->groups->members);
-        $last = fn (int $g): int => max(\PHP_INT_MIN, ...array_map(fn (int $i): int => $before->activities[$this->network->ids[$i]]->start ?? \PHP_INT_MIN, $this->groups->members[$g]));
+        $last = fn (int $g): int => max(
+            \PHP_INT_MIN,
+            ...array_map(
+                fn (int $i): int => $before->activities[$this->network->ids[$i]]->start ?? \PHP_INT_MIN,
+                $this->groups->members[$g],
+            ),
+        );
         usort($order, static fn (int $a, int $b): int => $last($b) <=> $last($a));
         foreach ($order as $g) {
             $members = $this->groups->members[$g];
@@ -34,7 +40,12 @@ final readonly class WarmStart
         $n = $this->network;
         $timeline = $this->decoder->timeline;
         $placement = $before->activities[$n->ids[$i]] ?? null;
-        if (null === $placement || $placement->start < $this->windows->earliest[$i] || $placement->start > $this->windows->latest[$i] || $placement->end > $n->latestEnd[$i]) {
+        if (
+            null === $placement
+            || $placement->start < $this->windows->earliest[$i]
+            || $placement->start > $this->windows->latest[$i]
+            || $placement->end > $n->latestEnd[$i]
+        ) {
             return false;
         }
         $choices = [];
@@ -49,7 +60,11 @@ final readonly class WarmStart
         $open = [];
         foreach ($choices as $choice => $names) {
             $resources = array_map(static fn (string $id): int => (int) array_search($id, $n->resourceIds, true), $names);
-            if (\count($resources) !== $n->takes[$choice] || [] !== array_diff($resources, $n->options[$choice]) || !\in_array($timeline->chosen[$choice], [null, $resources], true)) {
+            if (
+                \count($resources) !== $n->takes[$choice]
+                || [] !== array_diff($resources, $n->options[$choice])
+                || !\in_array($timeline->chosen[$choice], [null, $resources], true)
+            ) {
                 return false;
             }
             if (null === $timeline->chosen[$choice]) {
@@ -57,8 +72,11 @@ final readonly class WarmStart
             }
         }
         $duration = $this->decoder->choices->duration($i, $open);
-        if ($duration !== $placement->end - $placement->start || !$this->decoder->mayStart($i, $placement->start, $duration)
-            || $placement->start !== $timeline->latestFit($i, $duration, $placement->start, $placement->start, $open)) {
+        if (
+            $duration !== $placement->end - $placement->start
+            || !$this->decoder->mayStart($i, $placement->start, $duration)
+            || $placement->start !== $timeline->latestFit($i, $duration, $placement->start, $placement->start, $open)
+        ) {
             return false;
         }
         $timeline->place($i, $placement->start, $duration, $open);

@@ -36,11 +36,24 @@ final class StoresList
         foreach ($byIngredient as $id => $byDish) {
             $ingredient = $larder->get($id);
             $need = array_sum($byDish);
-            $onHand = BuyingPlace::House === $ingredient->from ? $need : ($there[$id] ?? 0.0);
+            $onHand = BuyingPlace::House === $ingredient->from ? $need : $there[$id] ?? 0.0;
             $packs = max(0, (int) ceil(($need - $onHand) / $ingredient->pack->grams - 1e-9));
-            $lines[] = new StoreLine($ingredient, $need, $byDish, $packs, $onHand, $kitchen->prices[$id] ?? null, self::getOn($ingredient, $day), [] === $ingredient->season || \in_array((int) $day->format('n'), $ingredient->season, true), $reserve[$id] ?? 0.0);
+            $lines[] = new StoreLine(
+                $ingredient,
+                $need,
+                $byDish,
+                $packs,
+                $onHand,
+                $kitchen->prices[$id] ?? null,
+                self::getOn($ingredient, $day),
+                [] === $ingredient->season || \in_array((int) $day->format('n'), $ingredient->season, true),
+                $reserve[$id] ?? 0.0,
+            );
         }
-        usort($lines, static fn (StoreLine $a, StoreLine $b): int => [$b->needGrams, $a->ingredient->id] <=> [$a->needGrams, $b->ingredient->id]);
+        usort(
+            $lines,
+            static fn (StoreLine $a, StoreLine $b): int => [$b->needGrams, $a->ingredient->id] <=> [$a->needGrams, $b->ingredient->id],
+        );
 
         return $lines;
     }

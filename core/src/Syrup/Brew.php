@@ -29,7 +29,7 @@ final readonly class Brew
 
     public function startPercent(): float
     {
-        return 100 * $this->solidsGrams() / ($this->solidsGrams() + $this->startWaterGrams());
+        return (100 * $this->solidsGrams()) / ($this->solidsGrams() + $this->startWaterGrams());
     }
 
     /** Strength at a rise at sea level. */
@@ -42,7 +42,7 @@ final readonly class Brew
     {
         $percent = $this->percentAt($riseKelvin);
 
-        return $this->solidsGrams() * (100 - $percent) / $percent;
+        return ($this->solidsGrams() * (100 - $percent)) / $percent;
     }
 
     /** Water to boil off; negative when there is too little to begin with. */
@@ -77,9 +77,13 @@ final readonly class Brew
         $slices = 16;
         $kilojoules = 0.0;
         for ($i = 0; $i < $slices; ++$i) {
-            $rise = $from + ($i + 0.5) * ($riseKelvin - $from) / $slices;
+            $rise = $from + (($i + 0.5) * ($riseKelvin - $from)) / $slices;
             $percent = $this->percentAt($rise);
-            $kilojoules += ($this->solidsGrams() + $this->waterLeftGrams($rise)) / 1000 * SpecificHeat::syrup($percent, $boilingCelsius + $rise) * ($riseKelvin - $from) / $slices;
+            $kilojoules +=
+                ((($this->solidsGrams() + $this->waterLeftGrams($rise)) / 1000) *
+                    SpecificHeat::syrup($percent, $boilingCelsius + $rise) *
+                    ($riseKelvin - $from)) /
+                $slices;
         }
 
         return $boil + max(0.0, $kilojoules) / $netKw / 60;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Syrup;
 
-/** What is boiled to a stage. Jaggery keeps 0.935 of its mass as solids after straining, brings 0.05 water, and rises 1.15 times as far as sugar. */
+/**
+ * What is boiled to a stage. Jaggery keeps 0.935 of its mass as solids after straining, brings 0.05 water, and rises 1.15
+ * times as far as sugar.
+ */
 enum Sweetener: string
 {
     case Sugar = 'sugar';

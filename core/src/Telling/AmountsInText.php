@@ -12,7 +12,8 @@ final readonly class AmountsInText
     private const LONGEST_NAME = 4;
 
     /** Words after which a number is no amount of a thing. */
-    private const NOT_AMOUNTS = '/^(?:min(?:ute)?s?|mins|hours?|hrs?|seconds?|secs?|times?|whistles?|releases?|strings?|threads?|parts?|sides?|days?|people|persons|guests|inch(?:es)?|mm|cm|°|degrees|at a time|or so|more)\b/i';
+    private const NOT_AMOUNTS = '/^(?:min(?:ute)?s?|mins|hours?|hrs?|seconds?|secs?|times?|whistles?|releases?|strings?|threads?|parts?'
+        .'|sides?|days?|people|persons|guests|inch(?:es)?|mm|cm|°|degrees|at a time|or so|more)\b/i';
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -25,7 +26,17 @@ final readonly class AmountsInText
         $offset = 0;
         $reader = new QuantityReader();
         // A number begins at a word: a digit, a fraction, or a number word.
-        while (1 === preg_match('/(?<![\w\/.])(?:\d|[½¼¾⅓⅔⅛]|a\b|an\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b|twelve\b|half\b|quarter\b)/iu', $text, $match, \PREG_OFFSET_CAPTURE, $offset)) {
+        while (
+            1 ===
+            preg_match(
+                '/(?<![\w\/.])(?:\d|[½¼¾⅓⅔⅛]|a\b|an\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b'
+                    .'|twelve\b|half\b|quarter\b)/iu',
+                $text,
+                $match,
+                \PREG_OFFSET_CAPTURE,
+                $offset,
+            )
+        ) {
             $start = $match[0][1];
             $rest = mb_strcut($text, $start, 200);
             $offset = $start + \strlen($match[0][0]);
@@ -51,11 +62,23 @@ final readonly class AmountsInText
         $names = $hasUnit ? $spoken[1] : $afterNumber;
         $head = substr($rest, 0, \strlen($rest) - \strlen($names));
         // A name ends at the next comma, "and" or "with".
-        $words = \array_slice(preg_split('/\s+/', (string) preg_replace('/(?:[,;.:(]|\b(?:and|with|in|for|till|until|to|then|on|into|or|is|goes|of it)\b).*$/su', '', $names)) ?: [], 0, self::LONGEST_NAME);
+        $words = \array_slice(
+            preg_split(
+                '/\s+/',
+                (string) preg_replace('/(?:[,;.:(]|\b(?:and|with|in|for|till|until|to|then|on|into|or|is|goes|of it)\b).*$/su', '', $names),
+            ) ?:
+            [],
+            0,
+            self::LONGEST_NAME,
+        );
         for ($count = \count($words); $count > 0; --$count) {
             $line = (new LineReader($this->larder, $this->cupMl))->read($head.implode(' ', \array_slice($words, 0, $count)));
             // Without a unit only things that are counted are meant: "two bananas", not "a syrup".
-            if (null !== $line->ingredient && ($hasUnit || null !== $line->grams) && (null !== $line->unit || $hasUnit || null !== $line->ingredient->eachGrams || [] !== $line->ingredient->small)) {
+            if (
+                null !== $line->ingredient
+                && ($hasUnit || null !== $line->grams)
+                && (null !== $line->unit || $hasUnit || null !== $line->ingredient->eachGrams || [] !== $line->ingredient->small)
+            ) {
                 return $line;
             }
         }
@@ -73,7 +96,16 @@ final readonly class AmountsInText
     private function relative(string $text, array $said): array
     {
         $last = [] === $said ? null : $said[\count($said) - 1];
-        if (null === $last?->grams || 1 !== preg_match('/\b(double|twice|half|the same|an equal|equal|thrice)\b (?:that |the |as much |amount |quantity |measure |of |in )+([a-z][a-z -]{2,30})/i', $text, $match)) {
+        if (
+            null === $last?->grams
+            || 1 !==
+                preg_match(
+                    '/\b(double|twice|half|the same|an equal|equal|thrice)\b (?:that |the |as much |amount |quantity |measure |of |in '
+                        .')+([a-z][a-z -]{2,30})/i',
+                    $text,
+                    $match,
+                )
+        ) {
             return [];
         }
         $factor = ['double' => 2.0, 'twice' => 2.0, 'thrice' => 3.0, 'half' => 0.5][strtolower($match[1])] ?? 1.0;
@@ -82,9 +114,17 @@ final readonly class AmountsInText
             $line = (new LineReader($this->larder, $this->cupMl))->read(implode(' ', \array_slice($words, 0, $count)));
             if (null !== $line->ingredient && $line->ingredient->id !== $last->ingredient?->id) {
                 // "double" of a measure: by volume, as cups are meant.
-                $grams = $factor * $last->grams * $line->ingredient->bulkDensity / max(0.01, $last->ingredient->bulkDensity ?? 1.0);
+                $grams = ($factor * $last->grams * $line->ingredient->bulkDensity) / max(0.01, $last->ingredient->bulkDensity ?? 1.0);
 
-                return [new IngredientLine(null, null, $line->ingredient, $line->named, '', $grams, [new Guess('"{words}" was taken as {factor} times the measure of {of}', ['words' => mb_substr($match[0], 0, 50), 'factor' => $factor, 'of' => $last->ingredient->name ?? ''])])];
+                return [
+                    new IngredientLine(null, null, $line->ingredient, $line->named, '', $grams, [
+                        new Guess('"{words}" was taken as {factor} times the measure of {of}', [
+                            'words' => mb_substr($match[0], 0, 50),
+                            'factor' => $factor,
+                            'of' => $last->ingredient->name ?? '',
+                        ]),
+                    ]),
+                ];
             }
         }
 

@@ -67,7 +67,12 @@ final class DraftOfTelling
         $this->leftOver();
         $this->joinStreams();
         foreach ($unknown as $text) {
-            $this->questions[] = Open::question('', 0.7, 'What is "{line}"? The larder knows no such thing; it was left out.', line: mb_substr($text, 0, 80));
+            $this->questions[] = Open::question(
+                '',
+                0.7,
+                'What is "{line}"? The larder knows no such thing; it was left out.',
+                line: mb_substr($text, 0, 80),
+            );
         }
         $draft = $this->draft($told, $slug);
         $this->askAboutTheWhole($told);
@@ -98,14 +103,23 @@ final class DraftOfTelling
         foreach ($mentioned as $line) {
             $takes[] = $this->bowl($line, $sentence->process, '/steps/'.$index.'/takes/'.\count($takes));
         }
-        $fat = array_values(array_filter(\is_array($step['takes']) ? $step['takes'] : [], static fn (mixed $t): bool => \is_array($t) && isset($t['fatDepthMm'])));
+        $fat = array_values(
+            array_filter(
+                \is_array($step['takes']) ? $step['takes'] : [],
+                static fn (mixed $t): bool => \is_array($t) && isset($t['fatDepthMm']),
+            ),
+        );
         $step['takes'] = [...$takes, ...$fat];
         $step = $this->vesselFireAndHands($step, $sentence, $index, $sources);
         $step = $this->timeAndTarget($step, $sentence, $guide, $index);
         $this->steps[] = $step;
         $this->streams->begin($id, $sentence, $mentioned);
         if (\in_array('process', $sentence->supposed, true)) {
-            $this->guesses[] = Open::guess('/steps/'.$index.'/process', '"{sentence}" was taken as mixing', sentence: mb_substr($sentence->text, 0, 60));
+            $this->guesses[] = Open::guess(
+                '/steps/'.$index.'/process',
+                '"{sentence}" was taken as mixing',
+                sentence: mb_substr($sentence->text, 0, 60),
+            );
         }
     }
 
@@ -134,11 +148,19 @@ final class DraftOfTelling
     private function isNamed(Ingredient $ingredient, string $listedAs, string $plain): bool
     {
         foreach ([$listedAs, $ingredient->name, ...$ingredient->names] as $name) {
-            $words = array_filter(explode(' ', (string) preg_replace('/[^a-z]+/', ' ', mb_strtolower(explode(',', $name)[0]))), static fn (string $w): bool => mb_strlen($w) > 2);
+            $words = array_filter(
+                explode(' ', (string) preg_replace('/[^a-z]+/', ' ', mb_strtolower(explode(',', $name)[0]))),
+                static fn (string $w): bool => mb_strlen($w) > 2,
+            );
             $last = [] === $words ? '' : $words[array_key_last($words)];
             // "the sugar" names powdered sugar when that is what is listed.
             foreach ([implode(' ', $words), $last] as $asked) {
-                if ('' !== $asked && (str_contains($plain, ' '.$asked.' ') || str_contains($plain, ' '.rtrim($asked, 's').' ') || str_contains($plain, ' '.$asked.'s '))) {
+                if (
+                    '' !== $asked
+                    && (str_contains($plain, ' '.$asked.' ')
+                        || str_contains($plain, ' '.rtrim($asked, 's').' ')
+                        || str_contains($plain, ' '.$asked.'s '))
+                ) {
                     return true;
                 }
             }
@@ -154,12 +176,31 @@ final class DraftOfTelling
         $grams = $line->grams;
         $isSpice = $ingredient->pack->grams <= 60 || \in_array($ingredient->id, ['salt', 'baking-soda', 'baking-powder'], true);
         if (null === $grams) {
-            $grams = $isSpice ? self::SPICE_GRAMS : (1 === preg_match('/\b(?:few|little|handful|garnish)\b/i', $line->named.' '.$line->note) ? self::SPRINKLE_GRAMS : self::BODY_GRAMS);
-            $this->guesses[] = Open::guess($place.'/grams', '{name}: no amount was told; {grams} g were supposed', name: $ingredient->name, grams: $grams);
-            $this->questions[] = Open::question($place.'/grams', $isSpice ? 0.25 : ($ingredient->addedSugarShare() > 0 ? 1.0 : 0.9), '{name}: how much?', name: $ingredient->name);
+            $grams = $isSpice
+                ? self::SPICE_GRAMS
+                : (1 === preg_match('/\b(?:few|little|handful|garnish)\b/i', $line->named.' '.$line->note)
+                    ? self::SPRINKLE_GRAMS
+                    : self::BODY_GRAMS);
+            $this->guesses[] = Open::guess(
+                $place.'/grams',
+                '{name}: no amount was told; {grams} g were supposed',
+                name: $ingredient->name,
+                grams: $grams,
+            );
+            $this->questions[] = Open::question(
+                $place.'/grams',
+                $isSpice ? 0.25 : ($ingredient->addedSugarShare() > 0 ? 1.0 : 0.9),
+                '{name}: how much?',
+                name: $ingredient->name,
+            );
         }
         foreach ($line->guesses as $guess) {
-            $this->guesses[] = Open::guess($place, '{name}: {guess}', name: $ingredient->name, guess: strtr($guess->template, $guess->placeholders()));
+            $this->guesses[] = Open::guess(
+                $place,
+                '{name}: {guess}',
+                name: $ingredient->name,
+                guess: strtr($guess->template, $guess->placeholders()),
+            );
         }
         $this->crossCheck($line, $ingredient, $grams, $place);
         $bowl = ['ingredient' => $ingredient->id, 'grams' => round(max(0.01, $grams), 2)];
@@ -184,7 +225,15 @@ final class DraftOfTelling
             return;
         }
         if (max($other / $grams, $grams / $other) > self::AGREE) {
-            $this->questions[] = Open::question($place.'/grams', 0.95, '{name}: {said} comes to {grams} g in this kitchen, but {other} g was told too. Which holds?', name: $ingredient->name, said: $line->quantity?->middle().' × '.$line->unit->value, grams: round($grams), other: round($other));
+            $this->questions[] = Open::question(
+                $place.'/grams',
+                0.95,
+                '{name}: {said} comes to {grams} g in this kitchen, but {other} g was told too. Which holds?',
+                name: $ingredient->name,
+                said: $line->quantity?->middle().' × '.$line->unit->value,
+                grams: round($grams),
+                other: round($other),
+            );
         }
     }
 
@@ -202,12 +251,25 @@ final class DraftOfTelling
             $main = $sources[0] ?? null;
             $former = null === $main ? null : $this->byId($main);
             $formerVessel = $former['vessel'] ?? null;
-            $kind = \is_array($formerVessel) ? ($formerVessel['kind'] ?? null) : null;
-            $stays = \is_string($kind) && ($kind === $sentence->vessel->value || (\in_array('vessel', $sentence->supposed, true) && \in_array($kind, array_map(static fn ($v): string => $v->value, ProcessGuide::of($sentence->process)->vessels), true)));
+            $kind = \is_array($formerVessel) ? $formerVessel['kind'] ?? null : null;
+            $stays =
+                \is_string($kind)
+                && ($kind === $sentence->vessel->value
+                    || (\in_array('vessel', $sentence->supposed, true)
+                        && \in_array(
+                            $kind,
+                            array_map(static fn ($v): string => $v->value, ProcessGuide::of($sentence->process)->vessels),
+                            true,
+                        )));
             if ($stays) {
                 $step['vessel'] = ['kind' => $kind, 'continues' => $main];
             } elseif (\in_array('vessel', $sentence->supposed, true)) {
-                $this->guesses[] = Open::guess('/steps/'.$index.'/vessel/kind', '"{title}": no vessel was told; a {kind} was supposed', title: \is_string($step['title']) ? $step['title'] : '', kind: $sentence->vessel->value);
+                $this->guesses[] = Open::guess(
+                    '/steps/'.$index.'/vessel/kind',
+                    '"{title}": no vessel was told; a {kind} was supposed',
+                    title: \is_string($step['title']) ? $step['title'] : '',
+                    kind: $sentence->vessel->value,
+                );
             }
         }
         if ('none' !== $sentence->flame->value) {
@@ -216,11 +278,19 @@ final class DraftOfTelling
             }
             $step['flame'] = $sentence->flame->value;
             if (\in_array('flame', $sentence->supposed, true)) {
-                $this->guesses[] = Open::guess('/steps/'.$index.'/flame', '"{title}": no flame was told; {flame} was supposed', title: \is_string($step['title']) ? $step['title'] : '', flame: $sentence->flame->value);
+                $this->guesses[] = Open::guess(
+                    '/steps/'.$index.'/flame',
+                    '"{title}": no flame was told; {flame} was supposed',
+                    title: \is_string($step['title']) ? $step['title'] : '',
+                    flame: $sentence->flame->value,
+                );
             }
         }
         $isHotWork = \in_array($sentence->process, [Process::DeepFry, Process::Merge, Process::HotFat], true);
-        $step['attention'] = ['kind' => $isHotWork ? AttentionKind::Constant->value : $sentence->attention->value, 'skill' => 'none' === $sentence->flame->value ? 'any' : 'cook'];
+        $step['attention'] = [
+            'kind' => $isHotWork ? AttentionKind::Constant->value : $sentence->attention->value,
+            'skill' => 'none' === $sentence->flame->value ? 'any' : 'cook',
+        ];
         if (Process::HotFat === $sentence->process) {
             $step['attention']['people'] = 2;
         }
@@ -229,7 +299,12 @@ final class DraftOfTelling
             if (null !== $sign) {
                 $step['cues'] = [['kind' => 'done', 'sign' => $sign]];
             } else {
-                $this->questions[] = Open::question('/steps/'.$index.'/cues', 0.5, '"{title}": by what does one see that it is done?', title: \is_string($step['title']) ? $step['title'] : '');
+                $this->questions[] = Open::question(
+                    '/steps/'.$index.'/cues',
+                    0.5,
+                    '"{title}": by what does one see that it is done?',
+                    title: \is_string($step['title']) ? $step['title'] : '',
+                );
             }
         }
 
@@ -250,23 +325,54 @@ final class DraftOfTelling
             $step['target'] = $target;
         }
         $growth = $guide->growths[0];
-        $isLaw = \in_array($growth, [Growth::WarmUp, Growth::BoilOff, Growth::Cooling], true) && null !== $target && isset($step['vessel']);
+        $isLaw =
+            \in_array($growth, [Growth::WarmUp, Growth::BoilOff, Growth::Cooling], true) && null !== $target && isset($step['vessel']);
         if ($isLaw) {
             $step['time'] = ['grows' => $growth->value];
         } elseif (null !== $sentence->minutes) {
             [$from, $to] = $sentence->minutes;
             $likely = round(($from + $to) / 2, 2);
-            $grows = Growth::Load === $growth ? $growth : (\in_array($growth, [Growth::Fixed, Growth::Mass, Growth::Roast], true) ? $growth : Growth::Fixed);
-            $step['time'] = [...$guide->time($grows), 'minutes' => [round($from < $to ? $from : 0.8 * $from, 2), $likely, round($from < $to ? $to : 1.3 * $to, 2)]];
+            $grows =
+                Growth::Load === $growth
+                    ? $growth
+                    : (\in_array($growth, [Growth::Fixed, Growth::Mass, Growth::Roast], true)
+                        ? $growth
+                        : Growth::Fixed);
+            $step['time'] = [
+                ...$guide->time($grows),
+                'minutes' => [round($from < $to ? $from : 0.8 * $from, 2), $likely, round($from < $to ? $to : 1.3 * $to, 2)],
+            ];
         } else {
-            $step['time'] = $guide->time(Growth::Piece === $growth || Growth::WarmUp === $growth || Growth::BoilOff === $growth || Growth::Cooling === $growth ? Growth::Fixed : $growth);
-            $this->guesses[] = Open::guess('/steps/'.$index.'/time/minutes', '"{title}": no time was told; about {minutes} min were supposed', title: $title, minutes: $guide->minutes[1]);
+            $step['time'] = $guide->time(
+                Growth::Piece === $growth || Growth::WarmUp === $growth || Growth::BoilOff === $growth || Growth::Cooling === $growth
+                    ? Growth::Fixed
+                    : $growth,
+            );
+            $this->guesses[] = Open::guess(
+                '/steps/'.$index.'/time/minutes',
+                '"{title}": no time was told; about {minutes} min were supposed',
+                title: $title,
+                minutes: $guide->minutes[1],
+            );
             if (AttentionKind::Constant === $sentence->attention && 'none' !== $sentence->flame->value) {
-                $this->questions[] = Open::question('/steps/'.$index.'/time/minutes', 0.45, '"{title}": about how long does it take?', title: $title);
+                $this->questions[] = Open::question(
+                    '/steps/'.$index.'/time/minutes',
+                    0.45,
+                    '"{title}": about how long does it take?',
+                    title: $title,
+                );
             }
         }
-        if (Process::Syrup === $sentence->process && 1 !== preg_match('/string|thread|ball|crack|sticky|tacky|dissolv/i', $sentence->text)) {
-            $this->questions[] = Open::question('/steps/'.$index.'/target', 0.85, '"{title}": how far is the syrup cooked: sticky, one string, or further?', title: $title);
+        if (
+            Process::Syrup === $sentence->process
+            && 1 !== preg_match('/string|thread|ball|crack|sticky|tacky|dissolv/i', $sentence->text)
+        ) {
+            $this->questions[] = Open::question(
+                '/steps/'.$index.'/target',
+                0.85,
+                '"{title}": how far is the syrup cooked: sticky, one string, or further?',
+                title: $title,
+            );
         }
 
         return $step;
@@ -286,13 +392,20 @@ final class DraftOfTelling
     /** Listed things that no sentence named go in where things are mixed, and that is asked. */
     private function leftOver(): void
     {
-        $lines = array_map(static fn (array $l): IngredientLine => $l[0], array_filter($this->listed, static fn (array $l): bool => !$l[1]));
+        $lines = array_map(
+            static fn (array $l): IngredientLine => $l[0],
+            array_filter($this->listed, static fn (array $l): bool => !$l[1]),
+        );
         if ([] === $lines) {
             return;
         }
         $asked = false;
         if ([] === $this->steps) {
-            $this->steps[] = [...ProcessGuide::of(Process::MixIn)->step('mix-in'), 'title' => 'Mix everything', 'vessel' => ['kind' => 'bowl']];
+            $this->steps[] = [
+                ...ProcessGuide::of(Process::MixIn)->step('mix-in'),
+                'title' => 'Mix everything',
+                'vessel' => ['kind' => 'bowl'],
+            ];
             $this->streams->beginUnnamed('mix-in');
             $this->questions[] = Open::question('/steps/0', 1.0, 'What is done with all this? No step was told.');
             $asked = true;
@@ -309,7 +422,12 @@ final class DraftOfTelling
             $takes[] = $this->bowl($line, Process::MixIn, $place);
             $this->steps[$into]['takes'] = $takes;
             $title = $this->steps[$into]['title'] ?? '';
-            $this->guesses[] = Open::guess($place, '{name} is in the list, but no step names it; it was put into "{title}"', name: $line->ingredient->name ?? '', title: \is_string($title) ? $title : '');
+            $this->guesses[] = Open::guess(
+                $place,
+                '{name} is in the list, but no step names it; it was put into "{title}"',
+                name: $line->ingredient->name ?? '',
+                title: \is_string($title) ? $title : '',
+            );
             if (!$asked) {
                 $this->questions[] = Open::question($place, 0.6, '{name}: when does it go in?', name: $line->ingredient->name ?? '');
             }
@@ -328,7 +446,12 @@ final class DraftOfTelling
                     $this->steps[$index]['takes'] = [['from' => $last]];
                 } else {
                     $this->steps[$index]['takes'] = [['ingredient' => 'water', 'grams' => self::BODY_GRAMS]];
-                    $this->questions[] = Open::question('/steps/'.$index.'/takes', 0.8, '"{title}": what goes in here?', title: \is_string($step['title'] ?? null) ? $step['title'] : '');
+                    $this->questions[] = Open::question(
+                        '/steps/'.$index.'/takes',
+                        0.8,
+                        '"{title}": what goes in here?',
+                        title: \is_string($step['title'] ?? null) ? $step['title'] : '',
+                    );
                 }
             }
         }
@@ -342,12 +465,23 @@ final class DraftOfTelling
         } elseif (\count($open) > 1 && null !== $last) {
             $index = \count($this->steps) - 1;
             $own = $last['id'] ?? '';
-            $this->steps[$index]['takes'] = [...Draft::rows($last, 'takes'), ...array_map(static fn (string $id): array => ['from' => $id], array_values(array_filter($open, static fn (string $id): bool => $id !== $own)))];
+            $this->steps[$index]['takes'] = [
+                ...Draft::rows($last, 'takes'),
+                ...array_map(
+                    static fn (string $id): array => ['from' => $id],
+                    array_values(array_filter($open, static fn (string $id): bool => $id !== $own)),
+                ),
+            ];
         }
         if (\count($open) > 1) {
             foreach (\array_slice($open, 0, -1) as $id) {
                 $title = $this->byId($id)['title'] ?? $id;
-                $this->questions[] = Open::question('/steps/'.(\count($this->steps) - 1).'/takes', 0.75, 'Where does "{title}" go? It was poured in at the end.', title: \is_string($title) ? $title : $id);
+                $this->questions[] = Open::question(
+                    '/steps/'.(\count($this->steps) - 1).'/takes',
+                    0.75,
+                    'Where does "{title}" go? It was poured in at the end.',
+                    title: \is_string($title) ? $title : $id,
+                );
             }
         }
     }
@@ -364,10 +498,22 @@ final class DraftOfTelling
     {
         $this->guesses[] = Open::guess('/portion/grams', 'A portion was supposed to be 100 g');
         $this->guesses[] = Open::guess('/serving', 'Served warm, within two hours, was supposed');
-        $this->questions[] = Open::question('/portion/grams', '' === $told->yields ? 0.55 : 0.4, '' === $told->yields ? 'How large is a portion, and how many does this make?' : 'It makes "{yields}": how large is a portion of it?', yields: $told->yields);
+        $this->questions[] = Open::question(
+            '/portion/grams',
+            '' === $told->yields ? 0.55 : 0.4,
+            '' === $told->yields
+                ? 'How large is a portion, and how many does this make?'
+                : 'It makes "{yields}": how large is a portion of it?',
+            yields: $told->yields,
+        );
         foreach ($this->listed as [$line]) {
             if (SpokenUnit::Cup === $line->unit) {
-                $this->questions[] = Open::question('', 0.35, 'Whose cup is it? This kitchen\'s, of {ml} ml, was taken.', ml: $this->cupMl);
+                $this->questions[] = Open::question(
+                    '',
+                    0.35,
+                    'Whose cup is it? This kitchen\'s, of {ml} ml, was taken.',
+                    ml: $this->cupMl,
+                );
                 break;
             }
         }
@@ -378,8 +524,18 @@ final class DraftOfTelling
     {
         $words = new ProcessWords();
         foreach (preg_split('/[,.;:(]|\b(?:for about|for \d|until|till)\b/i', $sentence->text) ?: [] as $clause) {
-            $clause = (string) preg_replace('/^\W*(?:(?:and|so|now|then|next|after that|meanwhile|first|finally|you|we|have to|need to|must|take|in another pot|in another pan)\b[ ,]*)+/i', '', trim($clause));
-            if (mb_strlen($clause) >= 4 && 1 !== preg_match('/^(?:it|they|this) /i', $clause) && mb_strlen($clause) <= 56 && $words->find($clause) === [$sentence->process, true]) {
+            $clause = (string) preg_replace(
+                '/^\W*(?:(?:and|so|now|then|next|after that|meanwhile|first|finally|you|we|have to|need to|must|take|in another pot|in '.
+                    'another pan)\b[ ,]*)+/i',
+                '',
+                trim($clause),
+            );
+            if (
+                mb_strlen($clause) >= 4
+                && 1 !== preg_match('/^(?:it|they|this) /i', $clause)
+                && mb_strlen($clause) <= 56
+                && $words->find($clause) === [$sentence->process, true]
+            ) {
                 return ucfirst($clause);
             }
         }

@@ -12,7 +12,10 @@ use FeastLadle\Larder\Larder;
 final readonly class LineReader
 {
     /** Words that say what was done to a thing, or which sort is meant, but are not its name. */
-    private const MANNER = '/\b(thick|thin|fresh(ly)?|fine(ly)?|coarse(ly)?|thin(ly)?|roughly|chopped|diced|sliced|slivered|grated|ground|crushed|powdered|powder|roasted|toasted|melted|warm|hot|cold|boiled|chilled|ripe|raw|peeled|soaked|washed|good|best|plain|pure|heaped|level|extra|optional|of|the|some|for frying|for garnish|for greasing|to taste|as needed|as required|if you like)\b/i';
+    private const MANNER = '/\b(thick|thin|fresh(ly)?|fine(ly)?|coarse(ly)?|thin(ly)?|roughly|chopped|diced|sliced|slivered|grated'
+        .'|ground|crushed|powdered|powder|roasted|toasted|melted|warm|hot|cold|boiled|chilled|ripe|raw|peeled|soaked|washed|good|best'
+        .'|plain|pure|heaped|level|extra|optional|of|the|some|for frying|for garnish|for greasing|to taste|as needed|as required|if '
+        .'you like)\b/i';
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -92,7 +95,17 @@ final readonly class LineReader
         if (mb_strlen($asked) < 3) {
             return [];
         }
-        foreach ([$asked, ...array_map(static fn (array $p): string => (string) preg_replace($p[0], $p[1], $asked), [['/leaves$/i', 'leaf'], ['/ies$/i', 'y'], ['/oes$/i', 'o'], ['/s$/i', '']])] as $form) {
+        foreach (
+            [
+                $asked,
+                ...array_map(static fn (array $p): string => (string) preg_replace($p[0], $p[1], $asked), [
+                    ['/leaves$/i', 'leaf'],
+                    ['/ies$/i', 'y'],
+                    ['/oes$/i', 'o'],
+                    ['/s$/i', ''],
+                ]),
+            ] as $form
+        ) {
             $found = $this->larder->search($form);
             if ([] !== $found) {
                 return $found;
@@ -117,7 +130,12 @@ final readonly class LineReader
         }
         $amount = $quantity->middle();
         if (null === $unit || SpokenUnit::Piece === $unit || SpokenUnit::Pack === $unit) {
-            $one = SpokenUnit::Pack === $unit ? $ingredient->pack->grams : ($ingredient->eachGrams ?? $ingredient->small['piece'] ?? $ingredient->small['pod'] ?? $ingredient->small['clove'] ?? $ingredient->small['leaf'] ?? null);
+            $one =
+                SpokenUnit::Pack === $unit
+                    ? $ingredient->pack->grams
+                    : $ingredient->eachGrams ??
+                        ($ingredient->small['piece'] ??
+                            ($ingredient->small['pod'] ?? ($ingredient->small['clove'] ?? ($ingredient->small['leaf'] ?? null))));
             if (null === $one) {
                 $guesses[] = new Guess('how much one weighs is not known');
 
@@ -138,7 +156,9 @@ final readonly class LineReader
 
             return $amount * $ml * $ingredient->bulkDensity;
         }
-        $small = $ingredient->small[$unit->value] ?? $ingredient->small['clove'] ?? $ingredient->small['stick'] ?? $ingredient->small['blade'] ?? null;
+        $small =
+            $ingredient->small[$unit->value] ??
+            ($ingredient->small['clove'] ?? ($ingredient->small['stick'] ?? ($ingredient->small['blade'] ?? null)));
         if (null === $small && SpokenUnit::Pinch === $unit) {
             // An eighth of a teaspoon, as a kitchen estimate.
             $small = 0.625 * $ingredient->bulkDensity;

@@ -14,8 +14,13 @@ final readonly class Open
      * @param float                           $weight how much the answer changes the sweet; questions are asked by it
      * @param array<string, string|int|float> $values
      */
-    public function __construct(public bool $isQuestion, public string $place, public float $weight, public string $template, public array $values = [])
-    {
+    public function __construct(
+        public bool $isQuestion,
+        public string $place,
+        public float $weight,
+        public string $template,
+        public array $values = [],
+    ) {
     }
 
     public static function question(string $place, float $weight, string $template, string|int|float ...$values): self

@@ -7,14 +7,50 @@ namespace FeastLadle\Telling;
 /** Reads the number at the beginning of a text: "2", "1 1/2", "1½", "2.5", "half a", "one and a half", "2-3", "two to three". */
 final class QuantityReader
 {
-    private const FRACTIONS = ['½' => 0.5, '¼' => 0.25, '¾' => 0.75, '⅓' => 1 / 3, '⅔' => 2 / 3, '⅛' => 0.125, '⅜' => 0.375, '⅝' => 0.625, '⅞' => 0.875];
-
-    private const WORDS = [
-        'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10,
-        'eleven' => 11, 'twelve' => 12, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'hundred' => 100,
+    private const FRACTIONS = [
+        '½' => 0.5,
+        '¼' => 0.25,
+        '¾' => 0.75,
+        '⅓' => 1 / 3,
+        '⅔' => 2 / 3,
+        '⅛' => 0.125,
+        '⅜' => 0.375,
+        '⅝' => 0.625,
+        '⅞' => 0.875,
     ];
 
-    private const PARTS = ['half' => 0.5, 'quarter' => 0.25, 'third' => 1 / 3, 'three quarters' => 0.75, 'three-quarters' => 0.75, 'two thirds' => 2 / 3, 'two-thirds' => 2 / 3];
+    private const WORDS = [
+        'a' => 1,
+        'an' => 1,
+        'one' => 1,
+        'two' => 2,
+        'three' => 3,
+        'four' => 4,
+        'five' => 5,
+        'six' => 6,
+        'seven' => 7,
+        'eight' => 8,
+        'nine' => 9,
+        'ten' => 10,
+        'eleven' => 11,
+        'twelve' => 12,
+        'fifteen' => 15,
+        'twenty' => 20,
+        'thirty' => 30,
+        'forty' => 40,
+        'fifty' => 50,
+        'hundred' => 100,
+    ];
+
+    private const PARTS = [
+        'half' => 0.5,
+        'quarter' => 0.25,
+        'third' => 1 / 3,
+        'three quarters' => 0.75,
+        'three-quarters' => 0.75,
+        'two thirds' => 2 / 3,
+        'two-thirds' => 2 / 3,
+    ];
 
     /** Larger numbers are slips of the pen. */
     private const LARGEST = 1_000_000.0;
@@ -48,7 +84,10 @@ final class QuantityReader
             1 === preg_match('#^(\d+)\s*[/⁄]\s*(\d+)(.*)$#su', $text, $m) => [self::ratio($m[1], $m[2]), $m[3]],
             1 === preg_match('/^(\d+)\s*(['.$fractions.'])(.*)$/su', $text, $m) => [(float) $m[1] + self::FRACTIONS[$m[2]], $m[3]],
             1 === preg_match('/^(['.$fractions.'])(.*)$/su', $text, $m) => [self::FRACTIONS[$m[1]], $m[2]],
-            1 === preg_match('/^(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?(.*)$/su', $text, $m) => [(float) (str_replace(',', '', $m[1]).'.'.('' === $m[2] ? '0' : $m[2])), $m[3]],
+            1 === preg_match('/^(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?(.*)$/su', $text, $m) => [
+                (float) (str_replace(',', '', $m[1]).'.'.('' === $m[2] ? '0' : $m[2])),
+                $m[3],
+            ],
             default => $this->words($text),
         };
 

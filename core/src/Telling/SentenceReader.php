@@ -18,17 +18,36 @@ use FeastLadle\Vessel\VesselKind;
 final readonly class SentenceReader
 {
     private const VESSELS = [
-        'griddle' => '/\b(?:griddle|tawa)\b/', 'steamer' => '/\bsteamer\b/', 'cooker' => '/\bcooker\b/',
-        'pan' => '/\b(?:pan|wok|kadai|karahi|kadhai)\b/', 'pot' => '/\b(?:pot|vessel|patila|cauldron)\b/', 'tray' => '/\b(?:tray|plate|thali|cloth)\b/', 'bowl' => '/\bbowl\b/',
+        'griddle' => '/\b(?:griddle|tawa)\b/',
+        'steamer' => '/\bsteamer\b/',
+        'cooker' => '/\bcooker\b/',
+        'pan' => '/\b(?:pan|wok|kadai|karahi|kadhai)\b/',
+        'pot' => '/\b(?:pot|vessel|patila|cauldron)\b/',
+        'tray' => '/\b(?:tray|plate|thali|cloth)\b/',
+        'bowl' => '/\bbowl\b/',
     ];
 
     private const STAGES = [
-        'three-strings' => '/\b(?:three|3)[- ](?:string|thread)/', 'two-strings' => '/\b(?:two|2|double)[- ](?:string|thread)/', 'one-string' => '/\b(?:one|1|single|half)[- ](?:string|thread)/',
-        'hard-crack' => '/\bhard crack\b|\bbreaks like glass\b/', 'soft-crack' => '/\bsoft crack\b/', 'hard-ball' => '/\bhard ball\b/', 'firm-ball' => '/\bfirm ball\b/', 'soft-ball' => '/\bsoft ball\b/',
-        'tacky' => '/\b(?:tacky|sticky)\b/', 'just-clear' => '/\b(?:just clear|dissolv\w*)\b/',
+        'three-strings' => '/\b(?:three|3)[- ](?:string|thread)/',
+        'two-strings' => '/\b(?:two|2|double)[- ](?:string|thread)/',
+        'one-string' => '/\b(?:one|1|single|half)[- ](?:string|thread)/',
+        'hard-crack' => '/\bhard crack\b|\bbreaks like glass\b/',
+        'soft-crack' => '/\bsoft crack\b/',
+        'hard-ball' => '/\bhard ball\b/',
+        'firm-ball' => '/\bfirm ball\b/',
+        'soft-ball' => '/\bsoft ball\b/',
+        'tacky' => '/\b(?:tacky|sticky)\b/',
+        'just-clear' => '/\b(?:just clear|dissolv\w*)\b/',
     ];
 
-    private const SHARES = ['half' => 0.5, 'third' => 1 / 3, 'quarter' => 0.25, 'two thirds' => 2 / 3, 'two-thirds' => 2 / 3, 'three quarters' => 0.75];
+    private const SHARES = [
+        'half' => 0.5,
+        'third' => 1 / 3,
+        'quarter' => 0.25,
+        'two thirds' => 2 / 3,
+        'two-thirds' => 2 / 3,
+        'three quarters' => 0.75,
+    ];
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -45,9 +64,21 @@ final readonly class SentenceReader
         $attention = $this->attention($plain, $guide, $supposed);
 
         return new Sentence(
-            trim($sentence), $process, $attention, $vessel, $flame, (new TimeWords())->find($sentence), $this->target($plain, $process, $guide), $supposed,
+            trim($sentence),
+            $process,
+            $attention,
+            $vessel,
+            $flame,
+            (new TimeWords())->find($sentence),
+            $this->target($plain, $process, $guide),
+            $supposed,
             (new AmountsInText($this->larder, $this->cupMl))->find($sentence),
-            1 === preg_match('/\b(?:meanwhile|separately|on the side|(?:in )?(?:another|a separate|a second|a different) (?:pan|pot|bowl|vessel|stove|burner|flame)|beforehand|the day before)\b/', $plain),
+            1 ===
+                preg_match(
+                    '/\b(?:meanwhile|separately|on the side|(?:in )?(?:another|a separate|a second|a different) (?:pan|pot|bowl|vessel'
+                        .'|stove|burner|flame)|beforehand|the day before)\b/',
+                    $plain,
+                ),
         );
     }
 
@@ -55,12 +86,20 @@ final readonly class SentenceReader
     private function flame(string $plain, Process $process, array &$supposed): Flame
     {
         $usual = Flame::from(ProcessGuide::of($process)->flame);
-        if (1 === preg_match('/\b(?:switch(?:ed)?|turn(?:ed)?) (?:it |the (?:gas|flame|stove|heat) )?off\b|\boff the (?:flame|heat|fire|stove)\b|\bflame off\b/', $plain)) {
+        if (
+            1 ===
+            preg_match(
+                '/\b(?:switch(?:ed)?|turn(?:ed)?) (?:it |the (?:gas|flame|stove|heat) )?off\b|\boff the (?:flame|heat|fire|stove)\b'
+                    .'|\bflame off\b/',
+                $plain,
+            )
+        ) {
             return Flame::None;
         }
         $said = match (true) {
             Flame::None === $usual && Process::MixIn !== $process => null,
-            1 === preg_match('/\b(?:low|slow|gentle|sim|lowest|small)\b(?:[- ](?:to[- ]medium))? ?(?:flame|heat|fire)?\b/', $plain) && 1 === preg_match('/\b(?:flame|heat|fire|sim|simmer|slow)\b/', $plain) => Flame::Low,
+            1 === preg_match('/\b(?:low|slow|gentle|sim|lowest|small)\b(?:[- ](?:to[- ]medium))? ?(?:flame|heat|fire)?\b/', $plain)
+                && 1 === preg_match('/\b(?:flame|heat|fire|sim|simmer|slow)\b/', $plain) => Flame::Low,
             1 === preg_match('/\bmedium (?:flame|heat|fire)\b|\bmedium\b.*\bheat\b/', $plain) => Flame::Medium,
             1 === preg_match('/\b(?:high|full|strong|big) (?:flame|heat|fire)\b/', $plain) => Flame::High,
             default => null,
@@ -93,9 +132,24 @@ final readonly class SentenceReader
     private function attention(string $plain, ProcessGuide $guide, array &$supposed): AttentionKind
     {
         $said = match (true) {
-            1 === preg_match('/\b(?:all the time|continuous(?:ly)?|constantly|without (?:stopping|a break|a pause)|keep (?:on )?stirring|never (?:leave|stop)|non-?stop|stirring fast|don.t leave)\b/', $plain) => AttentionKind::Constant,
-            1 === preg_match('/\b(?:now and then|occasionally|from time to time|once in a while|every (?:few|\d+|two|three|five) minutes?|in between|sometimes)\b/', $plain) => AttentionKind::Watch,
-            1 === preg_match('/\b(?:leave (?:it|them|the|to)|keep(?:ing)? (?:it |them )?(?:aside|covered)|set (?:it |them )?aside|let (?:it|them|the \w+) (?:rest|sit|stand|cool|soak|be))\b/', $plain) && AttentionKind::Constant !== $guide->attention => AttentionKind::None,
+            1 ===
+                preg_match(
+                    '/\b(?:all the time|continuous(?:ly)?|constantly|without (?:stopping|a break|a pause)|keep (?:on )?stirring|never '
+                        .'(?:leave|stop)|non-?stop|stirring fast|don.t leave)\b/',
+                    $plain,
+                ) => AttentionKind::Constant,
+            1 ===
+                preg_match(
+                    '/\b(?:now and then|occasionally|from time to time|once in a while|every (?:few|\d+|two|three|five) minutes?|in '
+                        .'between|sometimes)\b/',
+                    $plain,
+                ) => AttentionKind::Watch,
+            1 ===
+                preg_match(
+                    '/\b(?:leave (?:it|them|the|to)|keep(?:ing)? (?:it |them )?(?:aside|covered)|set (?:it |them )?aside|let (?:it|them'
+                        .'|the \w+) (?:rest|sit|stand|cool|soak|be))\b/',
+                    $plain,
+                ) && AttentionKind::Constant !== $guide->attention => AttentionKind::None,
             default => null,
         };
         if (null === $said) {

@@ -29,17 +29,38 @@ enum SpokenUnit: string
     case Piece = 'piece';
 
     private const NAMES = [
-        'g' => 'g|gm|gms|gram|grams|gramme|grammes', 'kg' => 'kg|kgs|kilo|kilos|kilogram|kilograms', 'oz' => 'oz|ounce|ounces', 'lb' => 'lb|lbs|pound|pounds', 'tola' => 'tola|tolas', 'seer' => 'seer|seers|ser',
-        'ml' => 'ml|millilitre|millilitres|milliliter|milliliters', 'l' => 'l|litre|litres|liter|liters|ltr', 'tsp' => 'tsp|tsps|teaspoon|teaspoons|tea spoon|small spoon|small spoons', 'tbsp' => 'tbsp|tbsps|tablespoon|tablespoons|table spoon|big spoon|big spoons',
-        'cup' => 'cup|cups|katori|katoris|tumbler|tumblers|glass|glasses', 'pinch' => 'pinch|pinches', 'handful' => 'handful|handfuls|fistful|fistfuls', 'thread' => 'thread|threads|strand|strands', 'pod' => 'pod|pods|clove|cloves|blade|blades|stick|sticks',
-        'drop' => 'drop|drops', 'pack' => 'pack|packs|packet|packets|tin|tins|can|cans|carton|cartons|bag|bags|bottle|bottles|jar|jars', 'piece' => 'piece|pieces|whole',
+        'g' => 'g|gm|gms|gram|grams|gramme|grammes',
+        'kg' => 'kg|kgs|kilo|kilos|kilogram|kilograms',
+        'oz' => 'oz|ounce|ounces',
+        'lb' => 'lb|lbs|pound|pounds',
+        'tola' => 'tola|tolas',
+        'seer' => 'seer|seers|ser',
+        'ml' => 'ml|millilitre|millilitres|milliliter|milliliters',
+        'l' => 'l|litre|litres|liter|liters|ltr',
+        'tsp' => 'tsp|tsps|teaspoon|teaspoons|tea spoon|small spoon|small spoons',
+        'tbsp' => 'tbsp|tbsps|tablespoon|tablespoons|table spoon|big spoon|big spoons',
+        'cup' => 'cup|cups|katori|katoris|tumbler|tumblers|glass|glasses',
+        'pinch' => 'pinch|pinches',
+        'handful' => 'handful|handfuls|fistful|fistfuls',
+        'thread' => 'thread|threads|strand|strands',
+        'pod' => 'pod|pods|clove|cloves|blade|blades|stick|sticks',
+        'drop' => 'drop|drops',
+        'pack' => 'pack|packs|packet|packets|tin|tins|can|cans|carton|cartons|bag|bags|bottle|bottles|jar|jars',
+        'piece' => 'piece|pieces|whole',
     ];
 
     /** @return array{self, string}|null the unit at the beginning of a text, and the rest */
     public static function at(string $text): ?array
     {
         foreach (self::NAMES as $unit => $names) {
-            if (1 === preg_match('/^(?:level\s+|heaped\s+|full\s+|small\s+|large\s+|big\s+)?(?:'.$names.')\b\.?(?:\s+of\b)?\s*(.*)$/isu', $text, $m)) {
+            if (
+                1 ===
+                preg_match(
+                    '/^(?:level\s+|heaped\s+|full\s+|small\s+|large\s+|big\s+)?(?:'.$names.')\b\.?(?:\s+of\b)?\s*(.*)$/isu',
+                    $text,
+                    $m,
+                )
+            ) {
                 return [self::from($unit), $m[1]];
             }
         }

@@ -10,7 +10,25 @@ use FeastLadle\Recipe\Process;
 final class Streams
 {
     /** Processes that usually begin with things of their own. */
-    private const BEGINNINGS = [Process::Soak, Process::Rinse, Process::Roast, Process::Parch, Process::Bloom, Process::Infuse, Process::FryGarnish, Process::Syrup, Process::Boil, Process::Grind, Process::Sieve, Process::Prepare, Process::Press, Process::Knead, Process::Dry, Process::Strain, Process::Pressure];
+    private const BEGINNINGS = [
+        Process::Soak,
+        Process::Rinse,
+        Process::Roast,
+        Process::Parch,
+        Process::Bloom,
+        Process::Infuse,
+        Process::FryGarnish,
+        Process::Syrup,
+        Process::Boil,
+        Process::Grind,
+        Process::Sieve,
+        Process::Prepare,
+        Process::Press,
+        Process::Knead,
+        Process::Dry,
+        Process::Strain,
+        Process::Pressure,
+    ];
 
     /** Processes that put one thing into another. */
     private const JOININGS = [Process::MixIn, Process::Merge, Process::HotFat, Process::Garnish, Process::Dunk, Process::DishUp];
@@ -38,7 +56,9 @@ final class Streams
     /** @param list<mixed> $ids */
     public function takeLastOf(array $ids): ?string
     {
-        $last = array_key_last(array_filter($this->streams, static fn (string $id): bool => \in_array($id, $ids, true), \ARRAY_FILTER_USE_KEY));
+        $last = array_key_last(
+            array_filter($this->streams, static fn (string $id): bool => \in_array($id, $ids, true), \ARRAY_FILTER_USE_KEY),
+        );
         if (null !== $last) {
             unset($this->streams[$last]);
         }
@@ -79,7 +99,9 @@ final class Streams
         }
 
         // What stands longest is poured into first.
-        return $this->take(array_values(array_filter(array_keys($this->streams), static fn (string $id): bool => \in_array($id, $named, true))));
+        return $this->take(
+            array_values(array_filter(array_keys($this->streams), static fn (string $id): bool => \in_array($id, $named, true))),
+        );
     }
 
     /**

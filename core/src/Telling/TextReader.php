@@ -14,8 +14,10 @@ final readonly class TextReader
     private const MOST_LINES = 400;
     private const LONGEST_NAME = 80;
 
-    private const LIST_HEADING = '/^(?:the )?(?:ingredients?|you (?:will )?need|what you need|what goes in|things|for the .{2,40}|take)\s*[:\-–]?\s*$/i';
-    private const METHOD_HEADING = '/^(?:the )?(?:method|instructions?|directions?|preparation|procedure|steps?|how to make it|what to do)\s*[:\-–]?\s*$/i';
+    private const LIST_HEADING =
+        '/^(?:the )?(?:ingredients?|you (?:will )?need|what you need|what goes in|things|for the .{2,40}|take)\s*[:\-–]?\s*$/i';
+    private const METHOD_HEADING =
+        '/^(?:the )?(?:method|instructions?|directions?|preparation|procedure|steps?|how to make it|what to do)\s*[:\-–]?\s*$/i';
     private const YIELDS = '/^(?:serves|makes|yields?|for)\s*[:\-–]?\s*(?:about )?(\d+.{0,40})$/i';
 
     public function __construct(private Larder $larder, private float $cupMl)
@@ -26,17 +28,26 @@ final readonly class TextReader
     public function read(string $text): Told
     {
         if (\strlen($text) > self::LONGEST) {
-            throw FaultyDocument::because('text', 'This text has {length} bytes; the most is {limit}. Paste one recipe at a time.', ['length' => \strlen($text), 'limit' => self::LONGEST]);
+            throw FaultyDocument::because('text', 'This text has {length} bytes; the most is {limit}. Paste one recipe at a time.', [
+                'length' => \strlen($text),
+                'limit' => self::LONGEST,
+            ]);
         }
         if (!mb_check_encoding($text, 'UTF-8')) {
             throw FaultyDocument::because('text', 'This is no text in UTF-8.');
         }
         // Tags are no words, and what scripts hold is nothing to cook.
-        $plain = html_entity_decode(strip_tags((string) preg_replace('#<(script|style)\b.*?</\1\s*>#is', ' ', $text)), \ENT_QUOTES | \ENT_HTML5);
+        $plain = html_entity_decode(
+            strip_tags((string) preg_replace('#<(script|style)\b.*?</\1\s*>#is', ' ', $text)),
+            \ENT_QUOTES | \ENT_HTML5,
+        );
         $plain = (string) preg_replace('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', '', str_replace(["\r\n", "\r"], "\n", $plain));
         $lines = array_values(array_filter(array_map(trim(...), explode("\n", $plain)), static fn (string $l): bool => '' !== $l));
         if (\count($lines) > self::MOST_LINES) {
-            throw FaultyDocument::because('text', 'This text has {count} lines; the most is {limit}. Paste one recipe at a time.', ['count' => \count($lines), 'limit' => self::MOST_LINES]);
+            throw FaultyDocument::because('text', 'This text has {count} lines; the most is {limit}. Paste one recipe at a time.', [
+                'count' => \count($lines),
+                'limit' => self::MOST_LINES,
+            ]);
         }
         $told = $this->sorted($lines);
         if ([] === $told->ingredients && [] === $told->steps) {
@@ -74,7 +85,14 @@ final readonly class TextReader
             }
             $sentences = $this->sentences($line);
             // One sentence between the name and the list says what it is.
-            if ('' !== $name && 1 === $i && !$inList && 1 === \count($sentences) && str_ends_with($line, '.') && !(new ProcessWords())->find($line)[1]) {
+            if (
+                '' !== $name
+                && 1 === $i
+                && !$inList
+                && 1 === \count($sentences)
+                && str_ends_with($line, '.')
+                && !(new ProcessWords())->find($line)[1]
+            ) {
                 $summary = mb_substr($line, 0, 400);
                 continue;
             }
@@ -95,7 +113,11 @@ final readonly class TextReader
         $read = (new LineReader($this->larder, $this->cupMl))->read($line);
         $isAmount = null !== $read->quantity && (null !== $read->unit || null !== $read->grams);
 
-        return mb_strlen($line) <= self::LONGEST_NAME && !$isAmount && !str_ends_with($line, '.') && 1 !== preg_match('/[.!?]\s+\S/', $line) && !str_starts_with($line, '-');
+        return mb_strlen($line) <= self::LONGEST_NAME
+            && !$isAmount
+            && !str_ends_with($line, '.')
+            && 1 !== preg_match('/[.!?]\s+\S/', $line)
+            && !str_starts_with($line, '-');
     }
 
     private function isIngredient(string $line, bool $inList): bool
@@ -108,20 +130,34 @@ final readonly class TextReader
             return false;
         }
 
-        return $inList || (null !== $read->quantity && (null !== $read->unit || null !== $read->grams) && mb_strlen($line) < 80 && !str_ends_with($line, '.') && 1 !== preg_match('/[a-z]\.\s+[A-Z]/', $line));
+        return $inList
+            || (null !== $read->quantity
+                && (null !== $read->unit || null !== $read->grams)
+                && mb_strlen($line) < 80
+                && !str_ends_with($line, '.')
+                && 1 !== preg_match('/[a-z]\.\s+[A-Z]/', $line));
     }
 
     /** "salt to taste", among lines with amounts. */
     private function isBareIngredient(string $line): bool
     {
-        return mb_strlen($line) < 40 && !str_ends_with($line, '.') && !(new ProcessWords())->find($line)[1] && null !== (new LineReader($this->larder, $this->cupMl))->read($line)->ingredient;
+        return mb_strlen($line) < 40
+            && !str_ends_with($line, '.')
+            && !(new ProcessWords())->find($line)[1]
+            && null !== (new LineReader($this->larder, $this->cupMl))->read($line)->ingredient;
     }
 
     /** @return list<string> */
     private function sentences(string $line): array
     {
         $line = (string) preg_replace('/^\s*(?:step\s*)?\d{1,2}\s*[.):]\s*|^[•*\-–]\s*/iu', '', $line);
-        $parts = preg_split('/(?<=[a-z)°%][.!?])\s+(?=[A-Z"“])|;\s+(?=then\b)|,?\s+(?:and )?then\s+(?=(?:you )?(?:add|pour|mix|stir|roast|fry|boil|cook|grind|cut|shape|set|cool|steam|soak|drain|knead|strain|tip)\b)/u', $line) ?: [];
+        $parts =
+            preg_split(
+                '/(?<=[a-z)°%][.!?])\s+(?=[A-Z"“])|;\s+(?=then\b)|,?\s+(?:and )?then\s+(?=(?:you )?(?:add|pour|mix|stir|roast|fry'.
+                    '|boil|cook|grind|cut|shape|set|cool|steam|soak|drain|knead|strain|tip)\b)/u',
+                $line,
+            ) ?:
+            [];
 
         return array_values(array_filter(array_map(trim(...), $parts), static fn (string $s): bool => mb_strlen($s) > 2));
     }

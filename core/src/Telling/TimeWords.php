@@ -16,9 +16,22 @@ final class TimeWords
         if (str_contains($plain, 'overnight')) {
             return [self::OVERNIGHT, self::OVERNIGHT];
         }
-        $number = '(?:\d+(?:[.,]\d+)?(?:\s+\d\/\d)?|½|¼|¾|\d+\s*[½¼¾]|a few|half an?|half|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty(?:[- ]five)?|fifty|sixty|ninety)';
+        $number =
+            '(?:\d+(?:[.,]\d+)?(?:\s+\d\/\d)?|½|¼|¾|\d+\s*[½¼¾]|a few|half an?|half|an?|one|two|three|four|five|six|seven|eight'
+                .'|nine|ten|twelve|fifteen|twenty|thirty|forty(?:[- ]five)?|fifty|sixty|ninety)';
         // "every few minutes" and "now and then" are no length.
-        if (1 !== preg_match('/(?<!every )(?<!each )('.$number.')(?:\s*(?:-|–|to|or)\s*('.$number.'))?\s*(?:more |full |good )?(sec(?:ond)?s?|min(?:ute)?s?|mins|hours?|hrs?)\b/u', $plain, $match)) {
+        if (
+            1 !==
+            preg_match(
+                '/(?<!every )(?<!each )('.
+                    $number.
+                    ')(?:\s*(?:-|–|to|or)\s*('.
+                    $number.
+                    '))?\s*(?:more |full |good )?(sec(?:ond)?s?|min(?:ute)?s?|mins|hours?|hrs?)\b/u',
+                $plain,
+                $match,
+            )
+        ) {
             return null;
         }
         $unit = match (true) {
@@ -35,8 +48,17 @@ final class TimeWords
     private function number(string $said): float
     {
         $said = trim($said);
-        $words = ['a few' => 3.0, 'half an' => 0.5, 'half a' => 0.5, 'half' => 0.5, 'sixty' => 60.0, 'ninety' => 90.0, 'forty five' => 45.0, 'forty-five' => 45.0];
+        $words = [
+            'a few' => 3.0,
+            'half an' => 0.5,
+            'half a' => 0.5,
+            'half' => 0.5,
+            'sixty' => 60.0,
+            'ninety' => 90.0,
+            'forty five' => 45.0,
+            'forty-five' => 45.0,
+        ];
 
-        return $words[$said] ?? (new QuantityReader())->read($said)[0]->from ?? 1.0;
+        return $words[$said] ?? ((new QuantityReader())->read($said)[0]->from ?? 1.0);
     }
 }

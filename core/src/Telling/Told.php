@@ -12,7 +12,12 @@ final readonly class Told
      * @param list<string> $steps       sentences, in order
      * @param string       $yields      what it makes, as it was said; empty when it was not
      */
-    public function __construct(public string $name, public string $summary, public array $ingredients, public array $steps, public string $yields)
-    {
+    public function __construct(
+        public string $name,
+        public string $summary,
+        public array $ingredients,
+        public array $steps,
+        public string $yields,
+    ) {
     }
 }

@@ -13,8 +13,15 @@ final readonly class TrayPlan
     private const SPECIFIC_HEAT = 2.5;
     private const CONDUCTIVITY = 0.35;
 
-    private function __construct(public int $trays, public float $depth, public int $piecesEach, public float $gramsEach, public float $trimmings, private float $density, private bool $onRack)
-    {
+    private function __construct(
+        public int $trays,
+        public float $depth,
+        public int $piecesEach,
+        public float $gramsEach,
+        public float $trimmings,
+        private float $density,
+        private bool $onRack,
+    ) {
     }
 
     /**
@@ -24,18 +31,28 @@ final readonly class TrayPlan
      *
      * @throws \DomainException when no whole piece comes out of such a tray
      */
-    public static function of(float $massGrams, float $density, float $length, float $width, float $wanted, Cut $cut, float $a, float $b = 0.0, float $degrees = 60.0, bool $onRack = true): self
-    {
-        $full = $length * $width * $wanted / 1000 * $density;
+    public static function of(
+        float $massGrams,
+        float $density,
+        float $length,
+        float $width,
+        float $wanted,
+        Cut $cut,
+        float $a,
+        float $b = 0.0,
+        float $degrees = 60.0,
+        bool $onRack = true,
+    ): self {
+        $full = (($length * $width * $wanted) / 1000) * $density;
         $trays = max(1, (int) ceil($massGrams / $full - 1e-9));
-        $depth = $massGrams / $trays / $density * 1000 / ($length * $width);
+        $depth = (($massGrams / $trays / $density) * 1000) / ($length * $width);
         $pieces = $cut->pieces($length, $width, $a, $b, $degrees);
         if ($pieces < 1) {
             throw new \DomainException(\sprintf('No whole piece comes out of a tray of %g × %g mm with this cut.', $length, $width));
         }
         $share = $cut->pieceMm2($a, $b, $degrees) / ($length * $width);
 
-        return new self($trays, $depth, $pieces, $massGrams / $trays * $share, 1 - $pieces * $share, $density, $onRack);
+        return new self($trays, $depth, $pieces, ($massGrams / $trays) * $share, 1 - $pieces * $share, $density, $onRack);
     }
 
     public function pieces(): int

@@ -24,21 +24,22 @@ final readonly class TaperedShape implements Shape
         $b = $this->baseRadiusMm;
         $r = $this->radiusMm($x);
 
-        return \M_PI * $x * ($b * $b + $b * $r + $r * $r) / 3000;
+        return (\M_PI * $x * ($b * $b + $b * $r + $r * $r)) / 3000;
     }
 
     public function radiusMm(float $depthMm): float
     {
-        return $this->baseRadiusMm + ($this->rimRadiusMm - $this->baseRadiusMm) * max(0.0, min($depthMm, $this->heightMm)) / $this->heightMm;
+        return $this->baseRadiusMm +
+            (($this->rimRadiusMm - $this->baseRadiusMm) * max(0.0, min($depthMm, $this->heightMm))) / $this->heightMm;
     }
 
     public function surfaceM2(float $depthMm): float
     {
-        return \M_PI * $this->radiusMm($depthMm) ** 2 / 1e6;
+        return (\M_PI * $this->radiusMm($depthMm) ** 2) / 1e6;
     }
 
     public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm): float
     {
-        return \M_PI * $this->baseRadiusMm ** 2 / 1e6;
+        return (\M_PI * $this->baseRadiusMm ** 2) / 1e6;
     }
 }

@@ -16,8 +16,13 @@ final readonly class Choices
      * @param list<string>          $bought  slugs of bases that are bought, not made
      * @param list<string>          $leftOut ids of steps that are left out
      */
-    public function __construct(public array $schools = [], public array $dials = [], public array $without = [], public array $bought = [], public array $leftOut = [])
-    {
+    public function __construct(
+        public array $schools = [],
+        public array $dials = [],
+        public array $without = [],
+        public array $bought = [],
+        public array $leftOut = [],
+    ) {
     }
 
     public static function asWritten(): self
@@ -27,7 +32,11 @@ final readonly class Choices
 
     public function isAsWritten(): bool
     {
-        return [] === $this->schools && [] === array_filter($this->dials, static fn (float $v): bool => 1.0 !== $v) && [] === $this->without && [] === $this->bought && [] === $this->leftOut;
+        return [] === $this->schools
+            && [] === array_filter($this->dials, static fn (float $v): bool => 1.0 !== $v)
+            && [] === $this->without
+            && [] === $this->bought
+            && [] === $this->leftOut;
     }
 
     /** @param array<string, string> $schools */

@@ -25,7 +25,11 @@ final class ChoicesReader
                 $place->fault('This recipe has no school "{id}".', ['id' => mb_substr($id, 0, 60)]);
                 $sound = false;
             } elseif (!isset($school->options[$option])) {
-                $place->fault('The school "{school}" has no option "{option}"; it has: {known}.', ['school' => $id, 'option' => mb_substr($option, 0, 60), 'known' => implode(', ', array_keys($school->options))]);
+                $place->fault('The school "{school}" has no option "{option}"; it has: {known}.', [
+                    'school' => $id,
+                    'option' => mb_substr($option, 0, 60),
+                    'known' => implode(', ', array_keys($school->options)),
+                ]);
                 $sound = false;
             } else {
                 $schools[$id] = $option;
@@ -45,13 +49,26 @@ final class ChoicesReader
         foreach ($node->at('leftOut')->items(20) as $place) {
             $id = $place->string();
             if (!isset($written->optional[$id])) {
-                $place->fault([] === $written->optional ? 'Nothing of this recipe may be left out.' : 'The step "{id}" can\'t be left out of this recipe; these may: {known}.', ['id' => mb_substr($id, 0, 60), 'known' => implode(', ', array_keys($written->optional))]);
+                $place->fault(
+                    [] === $written->optional
+                        ? 'Nothing of this recipe may be left out.'
+                        : 'The step "{id}" can\'t be left out of this recipe; these may: {known}.',
+                    ['id' => mb_substr($id, 0, 60), 'known' => implode(', ', array_keys($written->optional))],
+                );
                 $sound = false;
             }
             $leftOut[] = $id;
         }
 
-        return $sound ? new Choices($schools, $dials, array_values(array_unique($without, \SORT_REGULAR)), $bought, array_values(array_unique($leftOut))) : Choices::asWritten();
+        return $sound
+            ? new Choices(
+                $schools,
+                $dials,
+                array_values(array_unique($without, \SORT_REGULAR)),
+                $bought,
+                array_values(array_unique($leftOut)),
+            )
+            : Choices::asWritten();
     }
 
     /** @return array<string, float> */
@@ -71,7 +88,13 @@ final class ChoicesReader
             }
             $value = $place->number(0.1, 5);
             if ($value < $dial->least - 1e-9 || $value > $dial->most + 1e-9) {
-                $place->fault('{label} goes from {least} to {most} here, not {given}. {why}', ['label' => $dial->kind->label(), 'least' => $dial->least, 'most' => $dial->most, 'given' => $value, 'why' => $value < $dial->least ? $dial->below : $dial->above]);
+                $place->fault('{label} goes from {least} to {most} here, not {given}. {why}', [
+                    'label' => $dial->kind->label(),
+                    'least' => $dial->least,
+                    'most' => $dial->most,
+                    'given' => $value,
+                    'why' => $value < $dial->least ? $dial->below : $dial->above,
+                ]);
                 $sound = false;
             }
             $dials[$kind] = $value;

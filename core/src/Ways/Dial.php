@@ -8,7 +8,13 @@ namespace FeastLadle\Ways;
 final readonly class Dial
 {
     /** @param non-empty-list<DialMove> $moves */
-    public function __construct(public DialKind $kind, public float $least, public float $most, public string $below, public string $above, public array $moves)
-    {
+    public function __construct(
+        public DialKind $kind,
+        public float $least,
+        public float $most,
+        public string $below,
+        public string $above,
+        public array $moves,
+    ) {
     }
 }

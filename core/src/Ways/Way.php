@@ -16,8 +16,14 @@ final readonly class Way
      * @param list<Exclusion>                                    $exclusions
      * @param array<string, array{title: string, loses: string}> $optional   steps that may be left out when time is short, by id
      */
-    public function __construct(public array $schools, public array $options, public array $dials, public array $exclusions, public Choices $choices, public array $optional = [])
-    {
+    public function __construct(
+        public array $schools,
+        public array $options,
+        public array $dials,
+        public array $exclusions,
+        public Choices $choices,
+        public array $optional = [],
+    ) {
     }
 
     /** The same ways, by choices that change no school. */
@@ -144,7 +150,11 @@ final readonly class Way
             foreach ($place->isList() ? $place->items(20, 1) : [$place] as $option) {
                 $name = $option->string();
                 if (!\in_array($name, $known[$id], true)) {
-                    $option->fault('The school "{school}" has no option "{option}"; it has: {known}.', ['school' => $id, 'option' => mb_substr($name, 0, 60), 'known' => implode(', ', $known[$id])]);
+                    $option->fault('The school "{school}" has no option "{option}"; it has: {known}.', [
+                        'school' => $id,
+                        'option' => mb_substr($name, 0, 60),
+                        'known' => implode(', ', $known[$id]),
+                    ]);
                 }
                 $conditions[$id][] = $name;
             }

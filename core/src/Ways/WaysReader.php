@@ -24,7 +24,14 @@ final class WaysReader
             }
         }
 
-        return new Way($schools, $options, $this->dials($root), $this->exclusions($root->at('excludes'), $schools), $choices, $this->optional($root->at('steps')));
+        return new Way(
+            $schools,
+            $options,
+            $this->dials($root),
+            $this->exclusions($root->at('excludes'), $schools),
+            $choices,
+            $this->optional($root->at('steps')),
+        );
     }
 
     /** @return array<string, array{title: string, loses: string}> by id */
@@ -55,7 +62,12 @@ final class WaysReader
             $options = [];
             foreach ($node->at('options')->items(8, 2) as $option) {
                 $option->object(['id', 'name', 'why', 'loses']);
-                $read = new SchoolOption($option->at('id')->id(), $option->at('name')->string(null, 100), $option->at('why')->string(null, 300), $option->has('loses') ? $option->at('loses')->string(null, 200) : '');
+                $read = new SchoolOption(
+                    $option->at('id')->id(),
+                    $option->at('name')->string(null, 100),
+                    $option->at('why')->string(null, 300),
+                    $option->has('loses') ? $option->at('loses')->string(null, 200) : '',
+                );
                 if (isset($options[$read->id])) {
                     $option->at('id')->fault('The id "{id}" is used twice.', ['id' => $read->id]);
                 }
@@ -102,7 +114,12 @@ final class WaysReader
                     $move->at('step')->fault('There is no step "{id}".', ['id' => $step]);
                 }
                 $lever = $move->has('ingredient') ? Lever::Ingredient : $move->at('lever')->enum(Lever::class);
-                $moves[] = new DialMove($step, $lever, $move->has('ingredient') ? $move->at('ingredient')->id() : '', $move->at('power')->number(-4, 4, 1.0));
+                $moves[] = new DialMove(
+                    $step,
+                    $lever,
+                    $move->has('ingredient') ? $move->at('ingredient')->id() : '',
+                    $move->at('power')->number(-4, 4, 1.0),
+                );
             }
             $kind = $node->at('dial')->enum(DialKind::class);
             $least = $node->at('least')->number(0.2, 1);
@@ -137,6 +154,12 @@ final class WaysReader
             $all = \array_slice($next, 0, self::MOST_COMBINATIONS + 1);
         }
 
-        return array_values(array_filter($all, static fn (array $options): bool => [] === array_filter($way->exclusions, static fn (Exclusion $e): bool => Way::meets($e->when, $options))));
+        return array_values(
+            array_filter(
+                $all,
+                static fn (array $options): bool => [] ===
+                    array_filter($way->exclusions, static fn (Exclusion $e): bool => Way::meets($e->when, $options)),
+            ),
+        );
     }
 }

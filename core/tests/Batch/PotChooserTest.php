@@ -49,7 +49,10 @@ final class PotChooserTest extends TestCase
 
     public function testWhatIsPouredTogetherNeverSharesAVessel(): void
     {
-        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe('pineapple-kesari'), static fn (): float => 1.5);
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(
+            Shipped::recipe('pineapple-kesari'),
+            static fn (): float => 1.5,
+        );
         self::assertNotSame($plan->pots['liquid']->vessel()->id, $plan->pots['roast']->vessel()->id);
         self::assertNotSame($plan->pots['nuts']->vessel()->id, $plan->pots['roast']->vessel()->id);
     }
@@ -79,7 +82,10 @@ final class PotChooserTest extends TestCase
 
     public function testFryingCountsFatAndLoads(): void
     {
-        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe('milk-solids-balls'), static fn (): float => 1.5);
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(
+            Shipped::recipe('milk-solids-balls'),
+            static fn (): float => 1.5,
+        );
         $frying = $plan->pots['fry']->frying;
         self::assertNotNull($frying);
         self::assertGreaterThanOrEqual($plan->ledger->flow('fry')->taken->pieces, $frying->loads * $frying->piecesPerLoad);

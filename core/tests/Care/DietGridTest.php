@@ -33,7 +33,9 @@ final class DietGridTest extends TestCase
         self::assertSame('No grain on the fasting day', $grid['kesari']['grown-ups'][0]->why);
         $dark = $this->feast(['groups' => [['id' => 'g', 'name' => 'G', 'count' => 10, 'avoids' => ['jaggery-free']]]]);
         self::assertSame([], $this->grid()->of($dark)['pudding']['g']);
-        $pudding = $this->grid()->of($this->feast(['groups' => [['id' => 'g', 'name' => 'G', 'count' => 10, 'avoids' => ['cashew']]]]))['pudding']['g'];
+        $pudding = $this->grid()->of($this->feast(['groups' => [['id' => 'g', 'name' => 'G', 'count' => 10, 'avoids' => ['cashew']]]]))[
+            'pudding'
+        ]['g'];
         self::assertSame('without cashew', $pudding[0]->why);
     }
 

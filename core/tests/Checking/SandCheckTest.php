@@ -20,9 +20,29 @@ final class SandCheckTest extends TestCase
     #[TestWith([0.25, 'warm', false])]
     public function testMilkBoiledDownFarTurnsSandyInTheCold(float $to, string $place, bool $warns): void
     {
-        $document = ['format' => 'feast-ladle/recipe', 'version' => 1, 'slug' => 'reduced', 'name' => 'Reduced', 'serving' => ['way' => 'cold', 'keepMinutes' => 600], 'portion' => ['grams' => 100], 'steps' => [
-            ['id' => 'reduce', 'process' => 'reduce', 'title' => 'Reduce', 'takes' => [['ingredient' => 'milk', 'grams' => 4000]], 'vessel' => ['kind' => 'pot'], 'flame' => 'medium', 'time' => ['grows' => 'boil-off'], 'target' => ['kind' => 'volume-to', 'value' => $to], 'attention' => ['kind' => 'watch'], 'keeping' => ['minutes' => 600, 'place' => $place]],
-        ], 'result' => 'reduce'];
+        $document = [
+            'format' => 'feast-ladle/recipe',
+            'version' => 1,
+            'slug' => 'reduced',
+            'name' => 'Reduced',
+            'serving' => ['way' => 'cold', 'keepMinutes' => 600],
+            'portion' => ['grams' => 100],
+            'steps' => [
+                [
+                    'id' => 'reduce',
+                    'process' => 'reduce',
+                    'title' => 'Reduce',
+                    'takes' => [['ingredient' => 'milk', 'grams' => 4000]],
+                    'vessel' => ['kind' => 'pot'],
+                    'flame' => 'medium',
+                    'time' => ['grows' => 'boil-off'],
+                    'target' => ['kind' => 'volume-to', 'value' => $to],
+                    'attention' => ['kind' => 'watch'],
+                    'keeping' => ['minutes' => 600, 'place' => $place],
+                ],
+            ],
+            'result' => 'reduce',
+        ];
         $recipe = (new RecipeReader(Shipped::larder()))->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
         $findings = (new SandCheck(Shipped::larder()))->check($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1));
         self::assertSame($warns ? ['reduce'] : [], array_map(static fn (Finding $f): string => $f->step, $findings));

@@ -57,7 +57,10 @@ final class JsonTextTest extends TestCase
             $item->int(0, 5);
         }
         $root->at('missing')->string();
-        self::assertSame(['/a', '/b~1c/~0d', '/list/1', '/list/2', '/missing'], array_map(static fn ($f): string => $f->pointer, $faults->all()));
+        self::assertSame(
+            ['/a', '/b~1c/~0d', '/list/1', '/list/2', '/missing'],
+            array_map(static fn ($f): string => $f->pointer, $faults->all()),
+        );
         self::assertSame('Here must stand a whole number from 0 to 3, not 2.5.', $faults->all()[1]->message());
     }
 }

@@ -52,9 +52,30 @@ final class EditingTest extends TestCase
 
     public function testAmountsMayBeTypedAsTheyAreMeasured(): void
     {
-        $draft = $this->editing()->typed($this->two(), null, ['id' => 'boil', 'process' => 'boil', 'title' => 'Boil', 'takes' => [['ingredient' => 'Whole milk', 'grams' => '2 l', 'how' => ''], ['ingredient' => 'sugar', 'grams' => 'a lot']], 'time' => ['grows' => 'warm-up'], 'target' => ['kind' => 'celsius', 'value' => '99'], 'vessel' => ['kind' => 'pot', 'continues' => ''], 'flame' => 'high', 'attention' => ['kind' => 'watch', 'people' => '1'], 'once' => '1', 'keeping' => ['minutes' => '', 'place' => '']], 0);
+        $draft = $this->editing()->typed(
+            $this->two(),
+            null,
+            [
+                'id' => 'boil',
+                'process' => 'boil',
+                'title' => 'Boil',
+                'takes' => [['ingredient' => 'Whole milk', 'grams' => '2 l', 'how' => ''], ['ingredient' => 'sugar', 'grams' => 'a lot']],
+                'time' => ['grows' => 'warm-up'],
+                'target' => ['kind' => 'celsius', 'value' => '99'],
+                'vessel' => ['kind' => 'pot', 'continues' => ''],
+                'flame' => 'high',
+                'attention' => ['kind' => 'watch', 'people' => '1'],
+                'once' => '1',
+                'keeping' => ['minutes' => '', 'place' => ''],
+            ],
+            0,
+        );
         $step = $draft->step(0) ?? [];
-        self::assertSame([['ingredient' => 'milk', 'grams' => 2060.0], ['ingredient' => 'sugar', 'grams' => 'a lot']], $step['takes'], 'what is no amount stays for the reader to refuse');
+        self::assertSame(
+            [['ingredient' => 'milk', 'grams' => 2060.0], ['ingredient' => 'sugar', 'grams' => 'a lot']],
+            $step['takes'],
+            'what is no amount stays for the reader to refuse',
+        );
         self::assertTrue($step['once']);
         self::assertArrayNotHasKey('keeping', $step);
         self::assertSame(['kind' => 'pot'], $step['vessel']);
@@ -104,8 +125,13 @@ final class EditingTest extends TestCase
 
     public function testAnotherWayOfTellingTimeBringsItsOwnFields(): void
     {
-        $typed = fn (array $change): array => $this->editing()->typed($this->two(), null, [...($this->two()->step(1) ?? []), ...$change], 1)->step(1) ?? [];
-        self::assertSame(['grows' => 'mass', 'minutes' => [10.0, 15.0, 25.0], 'power' => 0.6], $typed(['time' => ['grows' => 'mass', 'minutes' => ['1', '2', '3']]])['time']);
+        $typed = fn (array $change): array => $this->editing()
+            ->typed($this->two(), null, [...$this->two()->step(1) ?? [], ...$change], 1)
+            ->step(1) ?? [];
+        self::assertSame(
+            ['grows' => 'mass', 'minutes' => [10.0, 15.0, 25.0], 'power' => 0.6],
+            $typed(['time' => ['grows' => 'mass', 'minutes' => ['1', '2', '3']]])['time'],
+        );
         self::assertSame(['kind' => 'stage', 'stage' => 'one-string'], $typed(['target' => ['kind' => 'stage']])['target']);
         self::assertSame(['kind' => 'volume-to', 'value' => 0.5], $typed(['time' => ['grows' => 'boil-off']])['target'] ?? null);
         self::assertArrayNotHasKey('target', $typed(['target' => ['kind' => 'none']]));
@@ -127,7 +153,10 @@ final class EditingTest extends TestCase
         $step = $draft->step(1) ?? [];
         $step['when'] = ['school-1' => 'ours'];
         $draft = $draft->withStepAt(1, $step);
-        self::assertCount(3, Draft::rows(Draft::rows($this->apply($draft, 'add-option:0', [])->draft->document(), 'schools')[0], 'options'));
+        self::assertCount(
+            3,
+            Draft::rows(Draft::rows($this->apply($draft, 'add-option:0', [])->draft->document(), 'schools')[0], 'options'),
+        );
         $without = $this->apply($draft, 'remove-school:0', [])->draft;
         self::assertArrayNotHasKey('schools', $without->document());
         self::assertArrayNotHasKey('when', $without->step(1) ?? []);
@@ -139,12 +168,52 @@ final class EditingTest extends TestCase
     public function testNoOperationBreaksADraft(): void
     {
         mt_srand(7);
-        $words = ['add-step', 'remove-step:0', 'remove-step:9', 'up:1', 'down:0', 'open:3', 'connect', 'add-bowl', 'add-base', 'remove-row:takes:0', 'remove-row:steps:0', 'remove-row:cues:7', 'add-row:cues', 'add-row:ties', 'add-row:outputs', 'add-row:marks', 'add-row:magic', 'add-school', 'add-option:0', 'remove-school:0', 'add-dial', 'remove-dial:3', 'portion:pieces', 'portion:grams', 'explode', ''];
+        $words = [
+            'add-step',
+            'remove-step:0',
+            'remove-step:9',
+            'up:1',
+            'down:0',
+            'open:3',
+            'connect',
+            'add-bowl',
+            'add-base',
+            'remove-row:takes:0',
+            'remove-row:steps:0',
+            'remove-row:cues:7',
+            'add-row:cues',
+            'add-row:ties',
+            'add-row:outputs',
+            'add-row:marks',
+            'add-row:magic',
+            'add-school',
+            'add-option:0',
+            'remove-school:0',
+            'add-dial',
+            'remove-dial:3',
+            'portion:pieces',
+            'portion:grams',
+            'explode',
+            '',
+        ];
         $draft = Draft::read(Shipped::json('recipes/pulse-coconut-pudding'));
         for ($i = 0; $i < 300; ++$i) {
             $ids = array_column($draft->steps(), 'id');
             $one = static fn (): string => self::text([] === $ids ? '' : $ids[mt_rand(0, \count($ids) - 1)]);
-            $edited = $this->editing()->apply($draft, $words[mt_rand(0, \count($words) - 1)], ['process' => Process::cases()[mt_rand(0, 20)]->value, 'from' => $one(), 'to' => $one(), 'line' => '1 cup sugar', 'base' => 'jaggery-syrup', 'dial' => 'sweet', 'moves' => $one().'/sugar'], mt_rand(0, 5));
+            $edited = $this->editing()->apply(
+                $draft,
+                $words[mt_rand(0, \count($words) - 1)],
+                [
+                    'process' => Process::cases()[mt_rand(0, 20)]->value,
+                    'from' => $one(),
+                    'to' => $one(),
+                    'line' => '1 cup sugar',
+                    'base' => 'jaggery-syrup',
+                    'dial' => 'sweet',
+                    'moves' => $one().'/sugar',
+                ],
+                mt_rand(0, 5),
+            );
             $draft = $edited->draft->withResultFound();
             try {
                 (new RecipeReader(Shipped::larder()))->read($draft->json(), null, Shipped::shelf());
@@ -162,11 +231,23 @@ final class EditingTest extends TestCase
         $takes = Draft::rows($step, 'takes');
         $takes[1]['grams'] = 180;
         $step['takes'] = [...$takes, ['ingredient' => 'nutmeg', 'grams' => 0.5]];
-        $after = $before->withStepAt(5, $step)->withHead(['summary' => 'Shorter.'])->withStep(Process::Garnish);
-        $found = array_map(static fn (Difference $d): array => [$d->where, $d->what, $d->before, $d->after], (new Comparing(Shipped::larder()))->differences($before, $after));
-        self::assertContains(['Sweeten and flavour', 'bowl', 'Sugar, grams 210, when milk slow, ground', 'Sugar, grams 180, when milk slow, ground'], $found);
+        $after = $before
+            ->withStepAt(5, $step)
+            ->withHead(['summary' => 'Shorter.'])
+            ->withStep(Process::Garnish);
+        $found = array_map(
+            static fn (Difference $d): array => [$d->where, $d->what, $d->before, $d->after],
+            (new Comparing(Shipped::larder()))->differences($before, $after),
+        );
+        self::assertContains(
+            ['Sweeten and flavour', 'bowl', 'Sugar, grams 210, when milk slow, ground', 'Sugar, grams 180, when milk slow, ground'],
+            $found,
+        );
         self::assertContains(['Sweeten and flavour', 'bowl', '', 'Nutmeg, ground, grams 0.5'], $found);
-        self::assertSame(['', 'summary', 'Milk reduced to half its volume with its skins folded back, sweetened late, drunk cold.', 'Shorter.'], $found[0]);
+        self::assertSame(
+            ['', 'summary', 'Milk reduced to half its volume with its skins folded back, sweetened late, drunk cold.', 'Shorter.'],
+            $found[0],
+        );
         self::assertSame('step', $found[\count($found) - 1][1]);
         self::assertCount(4, $found);
         self::assertSame([], (new Comparing(Shipped::larder()))->differences($before, $before));

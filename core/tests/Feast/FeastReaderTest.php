@@ -59,6 +59,9 @@ final class FeastReaderTest extends TestCase
 
     private function read(string $path, mixed $value, ?\DateTimeImmutable $now = null): Feast
     {
-        return (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(Document::changed(Shipped::document('feasts/new-roof'), ['/'.$path => $value]), $now);
+        return (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(
+            Document::changed(Shipped::document('feasts/new-roof'), ['/'.$path => $value]),
+            $now,
+        );
     }
 }

@@ -32,7 +32,13 @@ final class BoilsOffTest extends TestCase
 
     public function testTheYieldIsStillWhatIsWanted(): void
     {
-        $feast = Shipped::templeFeast(static fn (array $d): array => [...$d, 'boxes' => [], 'dishes' => [['id' => 'pudding', 'recipe' => 'broken-wheat-pudding', 'uptake' => 1]]]);
+        $feast = Shipped::templeFeast(
+            static fn (array $d): array => [
+                ...$d,
+                'boxes' => [],
+                'dishes' => [['id' => 'pudding', 'recipe' => 'broken-wheat-pudding', 'uptake' => 1]],
+            ],
+        );
         $planned = (new QuantityPlanner(Shipped::larder()))->plan($feast, Shipped::temple())->dishes['pudding'];
         self::assertEqualsWithDelta($planned->demand->total, $planned->batchPlan->ledger->yieldGrams(), 0.002 * $planned->demand->total);
     }

@@ -22,7 +22,12 @@ final class FinerFlowTest extends TestCase
         self::assertEqualsWithDelta(0.32 * (0.66 * 850 + 700), $ledger->flow('press-2')->waste, 0.01, 'the spent coconut leaves');
         $garnish = $ledger->flow('garnish')->gives->massGrams();
         $withoutTop = $ledger->flow('dish-up')->taken->massGrams() - 0.35 * $garnish;
-        self::assertEqualsWithDelta($ledger->flow('finish')->gives->massGrams(), $withoutTop, 0.01, 'a third of the garnish is kept for the top');
+        self::assertEqualsWithDelta(
+            $ledger->flow('finish')->gives->massGrams(),
+            $withoutTop,
+            0.01,
+            'a third of the garnish is kept for the top',
+        );
     }
 
     public function testASoakedPulseKeepsWhatItDrankAndNoMoreWhenDrained(): void
@@ -47,13 +52,15 @@ final class FinerFlowTest extends TestCase
     {
         $flow = Ledger::follow(Shipped::recipe('sesame-balls'), Shipped::larder(), 1.0, 1)->flow('syrup');
         self::assertSame(['jaggery-syrup' => 430.0], $flow->bases);
-        self::assertEqualsWithDelta(430 * 1000 / 1400, $flow->taken->grams['jaggery'], 0.1);
+        self::assertEqualsWithDelta((430 * 1000) / 1400, $flow->taken->grams['jaggery'], 0.1);
         self::assertEqualsWithDelta(430.0 + 12.0, $flow->taken->massGrams(), 1e-6);
     }
 
     public function testABoughtBaseIsABowlLikeAnyOther(): void
     {
-        $flow = Ledger::follow(Shipped::recipe('sesame-balls', new Choices(bought: ['jaggery-syrup'])), Shipped::larder(), 1.0, 1)->flow('syrup');
+        $flow = Ledger::follow(Shipped::recipe('sesame-balls', new Choices(bought: ['jaggery-syrup'])), Shipped::larder(), 1.0, 1)->flow(
+            'syrup',
+        );
         self::assertSame([], $flow->bases);
         self::assertSame('date-syrup', $flow->bowls[0]->ingredient);
         self::assertEqualsWithDelta(0.9 * 430, $flow->bowls[0]->grams, 1e-6);
@@ -61,7 +68,9 @@ final class FinerFlowTest extends TestCase
 
     public function testWhatAGuestDoesWithoutHoldsInTheBasesToo(): void
     {
-        $flow = Ledger::follow(Shipped::recipe('ash-gourd-halwa', new Choices(without: [Without::Dairy])), Shipped::larder(), 1.0, 1)->flow('flavour');
+        $flow = Ledger::follow(Shipped::recipe('ash-gourd-halwa', new Choices(without: [Without::Dairy])), Shipped::larder(), 1.0, 1)->flow(
+            'flavour',
+        );
         self::assertArrayNotHasKey('ghee', $flow->taken->grams);
         self::assertArrayHasKey('coconut-oil', $flow->taken->grams);
     }

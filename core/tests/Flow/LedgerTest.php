@@ -32,7 +32,11 @@ final class LedgerTest extends TestCase
     {
         $ledger = Ledger::follow(Shipped::recipe('basundi'), Shipped::larder(), 1.0, 1);
         $larder = Shipped::larder();
-        self::assertEqualsWithDelta($ledger->flow('reduce')->taken->volumeMl($larder) / 2, $ledger->flow('reduce')->gives->volumeMl($larder), 1e-6);
+        self::assertEqualsWithDelta(
+            $ledger->flow('reduce')->taken->volumeMl($larder) / 2,
+            $ledger->flow('reduce')->gives->volumeMl($larder),
+            1e-6,
+        );
         self::assertSame('reduce', $ledger->runs()[0]->fullest->step->id);
         // 3 kg of milk are 2.91 l, at the boil 3.03 l; under the 60 % limit that wants 5.05 l to the brim.
         self::assertEqualsWithDelta(5055, $ledger->runs()[0]->needBrimMl, 15);

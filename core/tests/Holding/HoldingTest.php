@@ -45,8 +45,24 @@ final class HoldingTest extends TestCase
     public function testACoolingThatFailsItsSecondLegCountsWhole(): void
     {
         $clock = new TwoClocks();
-        self::assertEqualsWithDelta(0.0, $clock->countedMinutes([['minute' => 0, 'celsius' => 60], ['minute' => 110, 'celsius' => 21], ['minute' => 340, 'celsius' => 5]]), 1e-6);
-        self::assertEqualsWithDelta(360.0, $clock->countedMinutes([['minute' => 0, 'celsius' => 60], ['minute' => 110, 'celsius' => 21], ['minute' => 360, 'celsius' => 5]]), 1e-6);
+        self::assertEqualsWithDelta(
+            0.0,
+            $clock->countedMinutes([
+                ['minute' => 0, 'celsius' => 60],
+                ['minute' => 110, 'celsius' => 21],
+                ['minute' => 340, 'celsius' => 5],
+            ]),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            360.0,
+            $clock->countedMinutes([
+                ['minute' => 0, 'celsius' => 60],
+                ['minute' => 110, 'celsius' => 21],
+                ['minute' => 360, 'celsius' => 5],
+            ]),
+            1e-6,
+        );
     }
 
     public function testAnotherCodeHasOtherLevels(): void

@@ -19,7 +19,10 @@ final class EquipmentTest extends TestCase
     public static function byLitres(): iterable
     {
         yield 'straight' => [['form' => 'straight', 'diameterMm' => 360, 'litres' => 20.36], 200.0];
-        yield 'tapered, the rim smaller than the base' => [['form' => 'tapered', 'baseMm' => 340, 'rimMm' => 240, 'litres' => 13.34], 200.0];
+        yield 'tapered, the rim smaller than the base' => [
+            ['form' => 'tapered', 'baseMm' => 340, 'rimMm' => 240, 'litres' => 13.34],
+            200.0,
+        ];
         yield 'bowl' => [['form' => 'bowl', 'rimMm' => 450, 'litres' => 12.57], 140.0];
         yield 'box' => [['form' => 'box', 'lengthMm' => 400, 'widthMm' => 300, 'litres' => 6], 50.0];
     }
@@ -35,7 +38,10 @@ final class EquipmentTest extends TestCase
     public static function impossible(): iterable
     {
         yield 'a negative height' => [['form' => 'straight', 'diameterMm' => 200, 'heightMm' => -1], '/vessels/0/shape/heightMm'];
-        yield 'height and litres' => [['form' => 'straight', 'diameterMm' => 200, 'heightMm' => 100, 'litres' => 3], '/vessels/0/shape/litres'];
+        yield 'height and litres' => [
+            ['form' => 'straight', 'diameterMm' => 200, 'heightMm' => 100, 'litres' => 3],
+            '/vessels/0/shape/litres',
+        ];
         yield 'a tower' => [['form' => 'straight', 'diameterMm' => 20, 'litres' => 50], '/vessels/0/shape/litres'];
         yield 'no such shape' => [['form' => 'square', 'heightMm' => 100], '/vessels/0/shape/form'];
     }
@@ -57,19 +63,36 @@ final class EquipmentTest extends TestCase
         $temple = Shipped::temple();
         self::assertSame(20.0, $temple->scales[2]->stepGrams);
         self::assertSame(3, $temple->tools['stone-grinder']->loads(9000, 0));
-        $faulty = [...Shipped::document('kitchens/plain'), 'tools' => [['id' => 'x', 'name' => 'X', 'process' => 'grind']], 'pantry' => [['what' => 'milk', 'grams' => 5, 'until' => 'soon']], 'rules' => [['id' => 'r', 'name' => 'R', 'forbids' => []]], 'prices' => ['milk' => -1]];
+        $faulty = [
+            ...Shipped::document('kitchens/plain'),
+            'tools' => [['id' => 'x', 'name' => 'X', 'process' => 'grind']],
+            'pantry' => [['what' => 'milk', 'grams' => 5, 'until' => 'soon']],
+            'rules' => [['id' => 'r', 'name' => 'R', 'forbids' => []]],
+            'prices' => ['milk' => -1],
+        ];
         try {
             (new KitchenReader())->read(json_encode($faulty, \JSON_THROW_ON_ERROR));
             self::fail('It was read.');
         } catch (FaultyDocument $document) {
-            self::assertEqualsCanonicalizing(['/tools/0', '/pantry/0/until', '/rules/0/forbids', '/prices/milk'], array_map(static fn (Fault $f): string => $f->pointer, $document->faults));
+            self::assertEqualsCanonicalizing(
+                ['/tools/0', '/pantry/0/until', '/rules/0/forbids', '/prices/milk'],
+                array_map(static fn (Fault $f): string => $f->pointer, $document->faults),
+            );
         }
     }
 
     public function testAToolsOwnLoadDecidesHowOftenItIsFilled(): void
     {
         $feast = Shipped::templeFeast();
-        $small = (new KitchenReader())->read(json_encode([...Shipped::document('kitchens/tamarind-ghat'), 'tools' => [['id' => 'jar', 'name' => 'Jar', 'process' => 'grind', 'loadGrams' => 250, 'restMinutes' => 4]]], \JSON_THROW_ON_ERROR));
+        $small = (new KitchenReader())->read(
+            json_encode(
+                [
+                    ...Shipped::document('kitchens/tamarind-ghat'),
+                    'tools' => [['id' => 'jar', 'name' => 'Jar', 'process' => 'grind', 'loadGrams' => 250, 'restMinutes' => 4]],
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
         $planned = (new QuantityPlanner(Shipped::larder()))->plan($feast, $small)->dishes['cups'];
         $flow = $planned->batchPlan->ledger->flow('filling');
         $loads = (new StepTimer($small, Shipped::larder()))->loads($flow, null);
@@ -80,17 +103,27 @@ final class EquipmentTest extends TestCase
     public function testAKitchensOwnFillLimitsDecideOnPots(): void
     {
         $feast = Shipped::templeFeast();
-        $careful = (new KitchenReader())->read(json_encode([...Shipped::document('kitchens/tamarind-ghat'), 'fillLimits' => ['syrup' => 0.2]], \JSON_THROW_ON_ERROR));
+        $careful = (new KitchenReader())->read(
+            json_encode([...Shipped::document('kitchens/tamarind-ghat'), 'fillLimits' => ['syrup' => 0.2]], \JSON_THROW_ON_ERROR),
+        );
         $planned = (new QuantityPlanner(Shipped::larder()))->plan($feast, $careful)->dishes['kesari'];
         self::assertSame(0.2, $planned->batchPlan->pots['liquid']->run->limitShare);
         self::assertLessThanOrEqual(0.2, $planned->batchPlan->pots['liquid']->fullShare());
         $this->expectException(FaultyDocument::class);
-        (new KitchenReader())->read(json_encode([...Shipped::document('kitchens/plain'), 'fillLimits' => ['syrup' => 1.4]], \JSON_THROW_ON_ERROR));
+        (new KitchenReader())->read(
+            json_encode([...Shipped::document('kitchens/plain'), 'fillLimits' => ['syrup' => 1.4]], \JSON_THROW_ON_ERROR),
+        );
     }
 
     /** @param array<string, mixed> $shape */
     private function withPot(array $shape): string
     {
-        return json_encode([...Shipped::document('kitchens/plain'), 'vessels' => [['id' => 'asked', 'name' => 'Asked', 'kind' => 'pot', 'shape' => $shape]]], \JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                ...Shipped::document('kitchens/plain'),
+                'vessels' => [['id' => 'asked', 'name' => 'Asked', 'kind' => 'pot', 'shape' => $shape]],
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
     }
 }

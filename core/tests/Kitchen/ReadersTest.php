@@ -55,7 +55,11 @@ final class ReadersTest extends TestCase
 
     public function testARimSmallerThanTheBaseIsAPotLikeAnyOther(): void
     {
-        $kitchen = (new KitchenReader())->read(Document::changed(Shipped::document('kitchens/kumbhar-lane'), ['/vessels/1/shape' => ['form' => 'tapered', 'baseMm' => 200, 'rimMm' => 120, 'heightMm' => 180]]));
+        $kitchen = (new KitchenReader())->read(
+            Document::changed(Shipped::document('kitchens/kumbhar-lane'), [
+                '/vessels/1/shape' => ['form' => 'tapered', 'baseMm' => 200, 'rimMm' => 120, 'heightMm' => 180],
+            ]),
+        );
         self::assertGreaterThan(3000, $kitchen->vessels['broad-pot']->shape->brimfulMl());
     }
 
@@ -71,7 +75,12 @@ final class ReadersTest extends TestCase
 
     public function testStoresAddUpOverDishesInWholePacksTheHeaviestFirst(): void
     {
-        $lines = StoresList::from(['a' => ['sugar' => 1500.0, 'ghee' => 100.0], 'b' => ['sugar' => 500.0]], Shipped::larder(), Shipped::kitchen(), new \DateTimeImmutable('2031-11-15'));
+        $lines = StoresList::from(
+            ['a' => ['sugar' => 1500.0, 'ghee' => 100.0], 'b' => ['sugar' => 500.0]],
+            Shipped::larder(),
+            Shipped::kitchen(),
+            new \DateTimeImmutable('2031-11-15'),
+        );
         self::assertSame(['sugar', 'ghee'], array_map(static fn ($l): string => $l->ingredient->id, $lines));
         self::assertSame([2000.0, 2, 0.0], [$lines[0]->needGrams, $lines[0]->packs, $lines[0]->leftGrams()]);
         self::assertSame(['a' => 1500.0, 'b' => 500.0], $lines[0]->byDish);

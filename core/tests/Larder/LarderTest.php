@@ -20,7 +20,10 @@ final class LarderTest extends TestCase
         yield 'another spelling' => ['suji', ['semolina']];
         yield 'doubled letters' => ['soojii', ['semolina']];
         yield 'one name, two things' => ['maida', ['wheat-flour']];
-        yield 'part of a name' => ['coconut', ['coconut-dry', 'coconut-slivers', 'coconut', 'coconut-milk', 'coconut-oil', 'coconut-water', 'copra']];
+        yield 'part of a name' => [
+            'coconut',
+            ['coconut-dry', 'coconut-slivers', 'coconut', 'coconut-milk', 'coconut-oil', 'coconut-water', 'copra'],
+        ];
         yield 'milk solids by any name' => ['khoa', ['milk-solids']];
         yield 'hyphens' => ['milk-powder', ['milk-powder']];
         yield 'nothing' => ['moonbeams', []];

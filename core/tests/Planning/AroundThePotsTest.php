@@ -32,7 +32,10 @@ final class AroundThePotsTest extends TestCase
         $feast = Shipped::templeFeast();
         $planned = self::quantities()->dishes['sesame'];
         $rows = DemandCurve::of($feast, $planned);
-        self::assertSame(['Offering at the lamp', 'First sitting', 'Second sitting', 'Boxes for the rowers'], array_column($rows, 'moment'));
+        self::assertSame(
+            ['Offering at the lamp', 'First sitting', 'Second sitting', 'Boxes for the rowers'],
+            array_column($rows, 'moment'),
+        );
         self::assertEqualsWithDelta(90, $rows[3]['now'], 1e-6);
         self::assertEqualsWithDelta($planned->demand->total, $rows[3]['soFar'], 1.0);
         self::assertGreaterThan($rows[0]['soFar'], $rows[1]['soFar']);
@@ -147,9 +150,18 @@ final class AroundThePotsTest extends TestCase
 
     public function testFryingFatIsLeftLessWhatThePiecesDrank(): void
     {
-        $left = array_values(array_filter(LeftInPots::of(self::quantities(), Shipped::larder()), static fn (array $r): bool => 'balls' === $r['dish']->dish->id));
+        $left = array_values(
+            array_filter(
+                LeftInPots::of(self::quantities(), Shipped::larder()),
+                static fn (array $r): bool => 'balls' === $r['dish']->dish->id,
+            ),
+        );
         self::assertGreaterThan(0, $left[0]['drunk']);
-        self::assertEqualsWithDelta(self::quantities()->dishes['balls']->measured['frying-oil'] - $left[0]['drunk'], $left[0]['grams'], 1e-6);
+        self::assertEqualsWithDelta(
+            self::quantities()->dishes['balls']->measured['frying-oil'] - $left[0]['drunk'],
+            $left[0]['grams'],
+            1e-6,
+        );
     }
 
     public function testOnePotOrSeveralAreShownQuickestFirst(): void

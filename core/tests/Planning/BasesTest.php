@@ -53,18 +53,31 @@ final class BasesTest extends TestCase
     {
         $straight = $this->plan([['id' => 'balls', 'recipe' => 'milk-solids-balls', 'portion' => 8]]);
         $fry = $this->steps($straight, 'balls', 'fry')[0];
-        $steep = array_values(array_filter($this->steps($straight, 'balls', 'steep'), static fn (PlannedStep $s): bool => $s->key->batch === $fry->key->batch))[0];
+        $steep = array_values(
+            array_filter(
+                $this->steps($straight, 'balls', 'steep'),
+                static fn (PlannedStep $s): bool => $s->key->batch === $fry->key->batch,
+            ),
+        )[0];
         self::assertLessThan($fry->endMinute, $steep->startMinute);
         self::assertGreaterThan($fry->startMinute, $steep->startMinute);
         self::assertGreaterThanOrEqual($fry->endMinute + 50, $steep->endMinute, 'the last load has its time too');
 
-        $together = $this->plan([['id' => 'balls', 'recipe' => 'milk-solids-balls', 'portion' => 8, 'schools' => ['soak' => 'together']]]);
-        self::assertGreaterThanOrEqual($this->steps($together, 'balls', 'fry')[0]->endMinute, $this->steps($together, 'balls', 'steep')[0]->startMinute);
+        $together = $this->plan([
+            ['id' => 'balls', 'recipe' => 'milk-solids-balls', 'portion' => 8, 'schools' => ['soak' => 'together']],
+        ]);
+        self::assertGreaterThanOrEqual(
+            $this->steps($together, 'balls', 'fry')[0]->endMinute,
+            $this->steps($together, 'balls', 'steep')[0]->startMinute,
+        );
     }
 
     public function testSeveralSmallPansMakeMoreBatches(): void
     {
-        $batches = fn (string $pots): int => (new FeastPlanner(Shipped::larder()))->quantities($this->feast([['id' => 'halwa', 'recipe' => 'ash-gourd-halwa', 'schools' => ['pots' => $pots]]]), Shipped::kitchen())->dishes['halwa']->batchPlan->batches;
+        $batches = fn (string $pots): int => (new FeastPlanner(Shipped::larder()))->quantities(
+            $this->feast([['id' => 'halwa', 'recipe' => 'ash-gourd-halwa', 'schools' => ['pots' => $pots]]]),
+            Shipped::kitchen(),
+        )->dishes['halwa']->batchPlan->batches;
         self::assertSame(1, $batches('one'));
         self::assertGreaterThan(1, $batches('several'));
     }
@@ -95,7 +108,9 @@ final class BasesTest extends TestCase
     /** @return non-empty-list<PlannedStep> */
     private function steps(Plan $plan, string $dish, string $step): array
     {
-        $steps = array_values(array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->key->dish === $dish && $s->key->step === $step));
+        $steps = array_values(
+            array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->key->dish === $dish && $s->key->step === $step),
+        );
         self::assertNotSame([], $steps, $dish.'/'.$step);
 
         return $steps;

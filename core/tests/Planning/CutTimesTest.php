@@ -31,7 +31,11 @@ final class CutTimesTest extends TestCase
         $room = Shipped::kitchen()->roomCelsius;
         $poured = $set->dish->batchPlan->ledger->flow('set')->taken->celsius;
         $seconds = static fn (\DateTimeImmutable $t): int => $t->getTimestamp() - $set->start->getTimestamp();
-        self::assertEqualsWithDelta(log(($poured - $room) / (34 - $room)) / log(($poured - $room) / (70 - $room)), $seconds($cold['from']) / $seconds($score['from']), 0.2);
+        self::assertEqualsWithDelta(
+            log(($poured - $room) / (34 - $room)) / log(($poured - $room) / (70 - $room)),
+            $seconds($cold['from']) / $seconds($score['from']),
+            0.2,
+        );
         foreach ($plan->steps as $step) {
             self::assertTrue('set' === $step->key->step || [] === $cuts->of($step, Shipped::kitchen()), $step->activity);
         }

@@ -49,7 +49,10 @@ final class EarlinessTest extends TestCase
         self::assertGreaterThanOrEqual($risk->earlier['pudding/0/dish-up'], $wanted['pudding']);
         self::assertSame(0, $wanted['pudding'] % 5);
         $early = $planner->plan($this->temple(90), Shipped::temple());
-        self::assertGreaterThan(0.9, Risk::of($early->problem, $early->solution, 300, grace: $early->margins)->chances['pudding/0/dish-up']);
+        self::assertGreaterThan(
+            0.9,
+            Risk::of($early->problem, $early->solution, 300, grace: $early->margins)->chances['pudding/0/dish-up'],
+        );
         self::assertTrue($early->isOnTime());
         self::assertSame(20, Earliness::usual(Shipped::recipe('pulse-coconut-pudding')));
         self::assertSame(10, Earliness::usual(Shipped::recipe('pineapple-kesari')));
@@ -78,7 +81,10 @@ final class EarlinessTest extends TestCase
     {
         return Shipped::templeFeast(static function (array $document) use ($earlier): array {
             \assert(\is_array($document['dishes']));
-            $document['dishes'] = array_map(static fn (mixed $d): mixed => \is_array($d) ? [...$d, 'readyEarlier' => $earlier] : $d, $document['dishes']);
+            $document['dishes'] = array_map(
+                static fn (mixed $d): mixed => \is_array($d) ? [...$d, 'readyEarlier' => $earlier] : $d,
+                $document['dishes'],
+            );
 
             return $document;
         });

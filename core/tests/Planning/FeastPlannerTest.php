@@ -118,7 +118,10 @@ final class FeastPlannerTest extends TestCase
         foreach ($few->quantities->dishes as $id => $planned) {
             self::assertGreaterThan($planned->demand->total, $many->quantities->dishes[$id]->demand->total);
         }
-        self::assertGreaterThan($few->quantities->dishes['kesari']->batchPlan->batches, $many->quantities->dishes['kesari']->batchPlan->batches);
+        self::assertGreaterThan(
+            $few->quantities->dishes['kesari']->batchPlan->batches,
+            $many->quantities->dishes['kesari']->batchPlan->batches,
+        );
         self::assertLessThan($few->steps[0]->start, $many->steps[0]->start);
     }
 
@@ -155,7 +158,11 @@ final class FeastPlannerTest extends TestCase
         // Clocks go back an hour in the night before this day.
         $document['timeZone'] = 'CST6CDT';
         $document['date'] = '2031-11-02';
-        $document['hands'] = [['person' => 'asha', 'day' => -1, 'from' => '20:00', 'to' => '05:00'], ['person' => 'asha', 'day' => 0, 'from' => '06:00', 'to' => '20:00'], ['person' => 'nilu', 'day' => 0, 'from' => '15:00', 'to' => '20:00']];
+        $document['hands'] = [
+            ['person' => 'asha', 'day' => -1, 'from' => '20:00', 'to' => '05:00'],
+            ['person' => 'asha', 'day' => 0, 'from' => '06:00', 'to' => '20:00'],
+            ['person' => 'nilu', 'day' => 0, 'from' => '15:00', 'to' => '20:00'],
+        ];
         $feast = (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
         $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::kitchen());
         self::assertTrue($plan->isOnTime());

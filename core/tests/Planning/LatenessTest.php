@@ -27,7 +27,10 @@ final class LatenessTest extends TestCase
     {
         $templates = array_map(static fn ($r): string => $r->template, $this->plan('16:30', ['basundi'])->timings['basundi']->reasons);
         self::assertNotEmpty(array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The day is short')));
-        self::assertEmpty(array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The fires are short')), 'another fire does not make one pot of milk faster');
+        self::assertEmpty(
+            array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The fires are short')),
+            'another fire does not make one pot of milk faster',
+        );
     }
 
     public function testWhatIsInTimeHasNoReasons(): void
@@ -41,7 +44,10 @@ final class LatenessTest extends TestCase
     public function testAFeastNobodyCooksForNamesEverySweet(): void
     {
         $feast = Shipped::feast();
-        $plan = (new FeastPlanner(Shipped::larder()))->plan(new Feast($feast->name, $feast->timeZone, null, $feast->groups, $feast->moments, [], $feast->dishes), Shipped::kitchen());
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(
+            new Feast($feast->name, $feast->timeZone, null, $feast->groups, $feast->moments, [], $feast->dishes),
+            Shipped::kitchen(),
+        );
         self::assertFalse($plan->isOnTime());
         self::assertCount(4, $plan->obstacles);
         self::assertSame([], $plan->steps);
@@ -59,8 +65,26 @@ final class LatenessTest extends TestCase
     {
         $feast = Shipped::feast();
         $day = $feast->firstMoment()->at->format('Y-m-d');
-        $shifts = array_map(static fn (string $person): Shift => new Shift($person, new \DateTimeImmutable("$day $from", $feast->timeZone), new \DateTimeImmutable("$day 23:30", $feast->timeZone)), ['asha', 'nilu']);
+        $shifts = array_map(
+            static fn (string $person): Shift => new Shift(
+                $person,
+                new \DateTimeImmutable("$day $from", $feast->timeZone),
+                new \DateTimeImmutable("$day 23:30", $feast->timeZone),
+            ),
+            ['asha', 'nilu'],
+        );
 
-        return (new FeastPlanner(Shipped::larder()))->plan(new Feast($feast->name, $feast->timeZone, null, $feast->groups, $feast->moments, $shifts, array_values(array_filter($feast->dishes, static fn ($d): bool => \in_array($d->id, $dishes, true)))), Shipped::kitchen());
+        return (new FeastPlanner(Shipped::larder()))->plan(
+            new Feast(
+                $feast->name,
+                $feast->timeZone,
+                null,
+                $feast->groups,
+                $feast->moments,
+                $shifts,
+                array_values(array_filter($feast->dishes, static fn ($d): bool => \in_array($d->id, $dishes, true))),
+            ),
+            Shipped::kitchen(),
+        );
     }
 }

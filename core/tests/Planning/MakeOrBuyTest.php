@@ -22,13 +22,25 @@ final class MakeOrBuyTest extends TestCase
         $quantities = (new QuantityPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), $kitchen);
         $syrup = MakeOrBuy::all(Shipped::templeFeast(), $kitchen, $quantities, Shipped::larder())['jaggery-syrup'];
 
-        self::assertSame(['pulse-coconut-pudding', 'sesame-balls'], array_map(static fn (PlannedDish $d): string => $d->dish->recipe->slug, $syrup->takers));
-        self::assertEqualsWithDelta($quantities->dishes['base-jaggery-syrup']->batchPlan->ledger->yieldGrams(), $syrup->makeGrams, 1.0, 'as the plan makes it');
+        self::assertSame(
+            ['pulse-coconut-pudding', 'sesame-balls'],
+            array_map(static fn (PlannedDish $d): string => $d->dish->recipe->slug, $syrup->takers),
+        );
+        self::assertEqualsWithDelta(
+            $quantities->dishes['base-jaggery-syrup']->batchPlan->ledger->yieldGrams(),
+            $syrup->makeGrams,
+            1.0,
+            'as the plan makes it',
+        );
         self::assertEqualsWithDelta(0.9 * $syrup->makeGrams, $syrup->buyGrams, 1e-6);
-        self::assertEqualsWithDelta(4.2 * $syrup->buyGrams / 1000, $syrup->buyCost ?? 0, 1e-6);
+        self::assertEqualsWithDelta((4.2 * $syrup->buyGrams) / 1000, $syrup->buyCost ?? 0, 1e-6);
         // The jaggery is priced by the pack, the water comes from the tap.
         $jaggery = $quantities->dishes['base-jaggery-syrup']->measured['jaggery'];
-        self::assertEqualsWithDelta(1.9 * $jaggery / Shipped::larder()->get('jaggery')->pack->grams, $syrup->makeCost ?? 0, 0.02 * ($syrup->makeCost ?? 0));
+        self::assertEqualsWithDelta(
+            (1.9 * $jaggery) / Shipped::larder()->get('jaggery')->pack->grams,
+            $syrup->makeCost ?? 0,
+            0.02 * ($syrup->makeCost ?? 0),
+        );
         self::assertSame([], $syrup->unpriced);
         self::assertGreaterThan(0, $syrup->handMinutes);
         self::assertGreaterThan(0, $syrup->fireMinutes);
@@ -39,7 +51,12 @@ final class MakeOrBuyTest extends TestCase
     {
         $feast = Shipped::templeFeast(static function (array $document): array {
             \assert(\is_array($document['dishes']));
-            $document['dishes'] = array_map(static fn (mixed $d): mixed => \is_array($d) && \in_array($d['recipe'], ['pulse-coconut-pudding', 'sesame-balls'], true) ? [...$d, 'bought' => ['jaggery-syrup']] : $d, $document['dishes']);
+            $document['dishes'] = array_map(
+                static fn (mixed $d): mixed => \is_array($d) && \in_array($d['recipe'], ['pulse-coconut-pudding', 'sesame-balls'], true)
+                    ? [...$d, 'bought' => ['jaggery-syrup']]
+                    : $d,
+                $document['dishes'],
+            );
 
             return $document;
         });
@@ -48,7 +65,12 @@ final class MakeOrBuyTest extends TestCase
 
         self::assertTrue($syrup->isBought);
         self::assertArrayNotHasKey('base-jaggery-syrup', $quantities->dishes);
-        self::assertEqualsWithDelta($syrup->buyGrams, ($quantities->dishes['pudding']->measured['date-syrup'] ?? 0) + ($quantities->dishes['sesame']->measured['date-syrup'] ?? 0), 30, 'as the cards measure it');
+        self::assertEqualsWithDelta(
+            $syrup->buyGrams,
+            ($quantities->dishes['pudding']->measured['date-syrup'] ?? 0) + ($quantities->dishes['sesame']->measured['date-syrup'] ?? 0),
+            30,
+            'as the cards measure it',
+        );
         self::assertGreaterThan(0, $syrup->handMinutes);
     }
 

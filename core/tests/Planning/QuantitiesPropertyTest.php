@@ -31,7 +31,11 @@ final class QuantitiesPropertyTest extends TestCase
     {
         foreach (self::quantities($seed)->dishes as $planned) {
             foreach ($planned->batchPlan->pots as $choice) {
-                self::assertLessThanOrEqual($choice->limitMl() + 1e-6, null === $choice->frying ? $choice->fullestMl : $choice->limitMl(), $planned->dish->id.' '.$choice->run->id);
+                self::assertLessThanOrEqual(
+                    $choice->limitMl() + 1e-6,
+                    null === $choice->frying ? $choice->fullestMl : $choice->limitMl(),
+                    $planned->dish->id.' '.$choice->run->id,
+                );
             }
             // What fits nowhere names how large a pot would do.
             foreach ($planned->batchPlan->missing as $missing) {
@@ -48,7 +52,8 @@ final class QuantitiesPropertyTest extends TestCase
         foreach (CardMaker::cards($quantities) as $card) {
             foreach ($card->steps as $step) {
                 foreach ($step->bowls as $bowl) {
-                    $onCards[$bowl->bowl->ingredient->id] = ($onCards[$bowl->bowl->ingredient->id] ?? 0.0) + $card->batches * $bowl->bowl->grams;
+                    $onCards[$bowl->bowl->ingredient->id] =
+                        ($onCards[$bowl->bowl->ingredient->id] ?? 0.0) + $card->batches * $bowl->bowl->grams;
                 }
             }
         }
@@ -74,7 +79,10 @@ final class QuantitiesPropertyTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $rounding = new Rounding(1.0, [new Scale(0.1, 200), new Scale(1, 5000), new Scale(20, 60000)]);
         for ($i = 0; $i < 40; ++$i) {
-            [$a, $b] = [10 ** (1 + 3.5 * ($random->getInt(0, 1_000_000) / 1_000_000)), 10 ** (1 + 3.5 * ($random->getInt(0, 1_000_000) / 1_000_000))];
+            [$a, $b] = [
+                10 ** (1 + 3.5 * ($random->getInt(0, 1_000_000) / 1_000_000)),
+                10 ** (1 + 3.5 * ($random->getInt(0, 1_000_000) / 1_000_000)),
+            ];
             if (min($a / $rounding->scaleStep($a), $b / $rounding->scaleStep($b)) >= 50) {
                 self::assertEqualsWithDelta(1.0, $rounding->grams($a) / $rounding->grams($b) / ($a / $b), 0.0205);
             }
@@ -84,7 +92,10 @@ final class QuantitiesPropertyTest extends TestCase
     public function testTheFinestScaleThatCarriesItIsTaken(): void
     {
         $rounding = new Rounding(5.0, [new Scale(0.1, 200), new Scale(1, 5000), new Scale(20, 60000)]);
-        self::assertSame([0.1, 1.0, 20.0, 20.0], [$rounding->scaleStep(12), $rounding->scaleStep(900), $rounding->scaleStep(20_000), $rounding->scaleStep(200_000)]);
+        self::assertSame(
+            [0.1, 1.0, 20.0, 20.0],
+            [$rounding->scaleStep(12), $rounding->scaleStep(900), $rounding->scaleStep(20_000), $rounding->scaleStep(200_000)],
+        );
         self::assertTrue($rounding->isWeighable(1.5));
         self::assertFalse((new Rounding(5.0))->isWeighable(1.5));
     }
@@ -115,11 +126,33 @@ final class QuantitiesPropertyTest extends TestCase
     private static function quantities(int $seed): Quantities
     {
         $random = new Randomizer(new Mt19937($seed));
-        $slugs = ['basundi', 'broken-wheat-pudding', 'cashew-diamonds', 'coconut-rose-barfi', 'filled-flatbread', 'gram-honeycomb', 'jalebi', 'milk-solids-balls', 'millet-cups', 'peanut-brittle', 'pineapple-kesari', 'pulse-coconut-pudding', 'sago-milk', 'sesame-balls', 'sweet-pongal', 'yoghurt-sweet'];
+        $slugs = [
+            'basundi',
+            'broken-wheat-pudding',
+            'cashew-diamonds',
+            'coconut-rose-barfi',
+            'filled-flatbread',
+            'gram-honeycomb',
+            'jalebi',
+            'milk-solids-balls',
+            'millet-cups',
+            'peanut-brittle',
+            'pineapple-kesari',
+            'pulse-coconut-pudding',
+            'sago-milk',
+            'sesame-balls',
+            'sweet-pongal',
+            'yoghurt-sweet',
+        ];
         $feast = Shipped::templeFeast(static function (array $d) use ($random, $slugs): array {
             $d['boxes'] = [];
-            $d['groups'] = [['id' => 'all', 'name' => 'All', 'count' => $random->getInt(6, 900), 'appetite' => $random->getInt(5, 15) / 10]];
-            $d['dishes'] = array_map(static fn (int $k): array => ['id' => 'd'.$k, 'recipe' => $slugs[$k], 'uptake' => $random->getInt(3, 10) / 10], (array) $random->pickArrayKeys($slugs, $random->getInt(1, 6)));
+            $d['groups'] = [
+                ['id' => 'all', 'name' => 'All', 'count' => $random->getInt(6, 900), 'appetite' => $random->getInt(5, 15) / 10],
+            ];
+            $d['dishes'] = array_map(
+                static fn (int $k): array => ['id' => 'd'.$k, 'recipe' => $slugs[$k], 'uptake' => $random->getInt(3, 10) / 10],
+                (array) $random->pickArrayKeys($slugs, $random->getInt(1, 6)),
+            );
 
             return $d;
         });

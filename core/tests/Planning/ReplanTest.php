@@ -30,7 +30,13 @@ final class ReplanTest extends TestCase
         $planner = new FeastPlanner(Shipped::larder());
         $before = $planner->plan($feast, $kitchen);
         $draft = $planner->draft($feast, $kitchen, $before->quantities);
-        $onTheDay = array_values(array_filter($before->steps, static fn (PlannedStep $s): bool => $s->start->format('Y-m-d') === $feast->firstMoment()->at->setTimezone($s->start->getTimezone())->format('Y-m-d')));
+        $onTheDay = array_values(
+            array_filter(
+                $before->steps,
+                static fn (PlannedStep $s): bool => $s->start->format('Y-m-d') ===
+                    $feast->firstMoment()->at->setTimezone($s->start->getTimezone())->format('Y-m-d'),
+            ),
+        );
         $now = $onTheDay[0]->start->modify("+$minutes minutes");
         $done = $running = [];
         foreach ($before->steps as $i => $step) {
@@ -43,7 +49,11 @@ final class ReplanTest extends TestCase
             }
         }
         [$after] = $planner->replan($feast, $kitchen, $before->quantities, $draft, $before->solution, $now, $done, $running);
-        self::assertCount(\count($before->steps), $after->steps, json_encode(array_map(static fn ($c): string => $c->text, $after->solution->conflicts)) ?: '');
+        self::assertCount(
+            \count($before->steps),
+            $after->steps,
+            json_encode(array_map(static fn ($c): string => $c->text, $after->solution->conflicts)) ?: '',
+        );
         $was = array_column(array_map(static fn (PlannedStep $s): array => [$s->activity, $s], $before->steps), 1, 0);
         $stayed = 0;
         foreach ($after->steps as $step) {

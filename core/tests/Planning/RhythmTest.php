@@ -42,7 +42,12 @@ final class RhythmTest extends TestCase
     public function testStepsUnderAMinuteAreSummedBeforeTheyAreRounded(): void
     {
         foreach ([[5, 2], [1, 1], [2, 1]] as [$count, $minutes]) {
-            $draft = (new ScheduleBuilder($feast = $this->feast($count), Shipped::kitchen(), Shipped::larder(), (new FeastPlanner(Shipped::larder()))->quantities($feast, Shipped::kitchen())))->build();
+            $draft = (new ScheduleBuilder(
+                $feast = $this->feast($count),
+                Shipped::kitchen(),
+                Shipped::larder(),
+                (new FeastPlanner(Shipped::larder()))->quantities($feast, Shipped::kitchen()),
+            ))->build();
             $sum = 0;
             foreach ($draft->problem->activities as $id => $activity) {
                 $sum += preg_match('~/s\d+$~', $id) ? $activity->duration->likely : 0;
@@ -54,12 +59,44 @@ final class RhythmTest extends TestCase
 
     private function feast(int $steps): \FeastLadle\Feast\Feast
     {
-        $list = [['id' => 'mix', 'process' => 'mix-in', 'title' => 'Mix', 'takes' => [['ingredient' => 'sugar', 'grams' => 500], ['ingredient' => 'ghee', 'grams' => 200]], 'vessel' => ['kind' => 'bowl'], 'time' => ['grows' => 'fixed', 'minutes' => [4, 5, 8]], 'attention' => ['kind' => 'constant']]];
+        $list = [
+            [
+                'id' => 'mix',
+                'process' => 'mix-in',
+                'title' => 'Mix',
+                'takes' => [['ingredient' => 'sugar', 'grams' => 500], ['ingredient' => 'ghee', 'grams' => 200]],
+                'vessel' => ['kind' => 'bowl'],
+                'time' => ['grows' => 'fixed', 'minutes' => [4, 5, 8]],
+                'attention' => ['kind' => 'constant'],
+            ],
+        ];
         for ($i = 1; $i <= $steps; ++$i) {
             $before = 1 === $i ? 'mix' : 's'.($i - 1);
-            $list[] = ['id' => "s$i", 'process' => 'mix-in', 'title' => "Pinch $i", 'takes' => [['from' => $before], ['ingredient' => 'cardamom', 'grams' => 1]], 'vessel' => ['kind' => 'bowl', 'continues' => $before], 'time' => ['grows' => 'fixed', 'minutes' => [0.2, 0.4, 0.6]], 'attention' => ['kind' => 'constant']];
+            $list[] = [
+                'id' => "s$i",
+                'process' => 'mix-in',
+                'title' => "Pinch $i",
+                'takes' => [['from' => $before], ['ingredient' => 'cardamom', 'grams' => 1]],
+                'vessel' => ['kind' => 'bowl', 'continues' => $before],
+                'time' => ['grows' => 'fixed', 'minutes' => [0.2, 0.4, 0.6]],
+                'attention' => ['kind' => 'constant'],
+            ];
         }
-        $recipe = (new RecipeReader(Shipped::larder()))->read(json_encode(['format' => 'feast-ladle/recipe', 'version' => 1, 'slug' => 'pinches', 'name' => 'Pinches', 'serving' => ['way' => 'room', 'keepMinutes' => 600], 'portion' => ['grams' => 20], 'steps' => $list, 'result' => "s$steps"], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        $recipe = (new RecipeReader(Shipped::larder()))->read(
+            json_encode(
+                [
+                    'format' => 'feast-ladle/recipe',
+                    'version' => 1,
+                    'slug' => 'pinches',
+                    'name' => 'Pinches',
+                    'serving' => ['way' => 'room', 'keepMinutes' => 600],
+                    'portion' => ['grams' => 20],
+                    'steps' => $list,
+                    'result' => "s$steps",
+                ],
+                \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION,
+            ),
+        );
         $shelf = new class($recipe) implements RecipeShelf {
             public function __construct(private readonly Recipe $recipe)
             {
@@ -71,6 +108,11 @@ final class RhythmTest extends TestCase
             }
         };
 
-        return (new FeastReader(Shipped::kitchen(), $shelf))->read(json_encode(['dishes' => [['id' => 'pinches', 'recipe' => 'pinches']]] + Shipped::document('feasts/new-roof'), \JSON_THROW_ON_ERROR));
+        return (new FeastReader(Shipped::kitchen(), $shelf))->read(
+            json_encode(
+                ['dishes' => [['id' => 'pinches', 'recipe' => 'pinches']]] + Shipped::document('feasts/new-roof'),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

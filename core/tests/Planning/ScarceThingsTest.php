@@ -42,7 +42,12 @@ final class ScarceThingsTest extends TestCase
 
     public function testWhatDriesTakesRoomAndTooLittleOfItIsSaid(): void
     {
-        $taken = array_merge(...array_map(static fn ($a): array => array_filter($a->needs, static fn ($n): bool => ['drying-space'] === $n->from), array_values($this->diamonds(2.0)->problem->activities)));
+        $taken = array_merge(
+            ...array_map(
+                static fn ($a): array => array_filter($a->needs, static fn ($n): bool => ['drying-space'] === $n->from),
+                array_values($this->diamonds(2.0)->problem->activities),
+            ),
+        );
         self::assertCount(1, $taken);
         self::assertGreaterThan(1, $taken[0]->units);
         $obstacles = $this->diamonds(0.01)->obstacles;
@@ -55,7 +60,10 @@ final class ScarceThingsTest extends TestCase
     {
         $feast = Shipped::bellFeast();
         $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::bellYard());
-        $stirs = array_filter($plan->steps, static fn ($s): bool => $s->step->attention->turnMinutes > 0 && $s->minutes() > $s->step->attention->turnMinutes);
+        $stirs = array_filter(
+            $plan->steps,
+            static fn ($s): bool => $s->step->attention->turnMinutes > 0 && $s->minutes() > $s->step->attention->turnMinutes,
+        );
         self::assertNotEmpty($stirs);
         foreach ($stirs as $step) {
             self::assertCount(2, array_unique($step->people), $step->activity);
@@ -64,8 +72,15 @@ final class ScarceThingsTest extends TestCase
 
     private function diamonds(float $squareMetres): Plan
     {
-        $kitchen = (new KitchenReader())->read(json_encode(['dryingM2' => $squareMetres] + Shipped::document('kitchens/kumbhar-lane'), \JSON_THROW_ON_ERROR));
-        $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(json_encode(['dishes' => [['id' => 'diamonds', 'recipe' => 'cashew-diamonds']]] + Shipped::document('feasts/new-roof'), \JSON_THROW_ON_ERROR));
+        $kitchen = (new KitchenReader())->read(
+            json_encode(['dryingM2' => $squareMetres] + Shipped::document('kitchens/kumbhar-lane'), \JSON_THROW_ON_ERROR),
+        );
+        $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(
+            json_encode(
+                ['dishes' => [['id' => 'diamonds', 'recipe' => 'cashew-diamonds']]] + Shipped::document('feasts/new-roof'),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
 
         return (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
     }

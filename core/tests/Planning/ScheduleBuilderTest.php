@@ -104,7 +104,12 @@ final class ScheduleBuilderTest extends TestCase
     public function testNothingStartsBeforeNowOnTheDay(): void
     {
         $now = new \DateTimeImmutable('2031-11-15 12:00:30 +05:30');
-        $draft = (new FeastPlanner(Shipped::larder()))->draft(Shipped::feast(), Shipped::kitchen(), $this->quantities(Shipped::feast(), Shipped::kitchen()), $now);
+        $draft = (new FeastPlanner(Shipped::larder()))->draft(
+            Shipped::feast(),
+            Shipped::kitchen(),
+            $this->quantities(Shipped::feast(), Shipped::kitchen()),
+            $now,
+        );
         self::assertSame('12:01', $draft->origin->format('H:i'));
         self::assertSame(0, $draft->problem->horizonStart);
         self::assertSame([[0, 449]], $draft->problem->resources['asha']->calendar);
@@ -113,7 +118,17 @@ final class ScheduleBuilderTest extends TestCase
     public function testAFireThatNeverBoilsThePotIsSaid(): void
     {
         $kitchen = Shipped::kitchen();
-        $spark = new Kitchen($kitchen->name, ['spark' => new Burner('spark', 'Candle', Fuel::Gas, 0.3, 40)], $kitchen->vessels, $kitchen->people, 240, 1, 0, 27, 30);
+        $spark = new Kitchen(
+            $kitchen->name,
+            ['spark' => new Burner('spark', 'Candle', Fuel::Gas, 0.3, 40)],
+            $kitchen->vessels,
+            $kitchen->people,
+            240,
+            1,
+            0,
+            27,
+            30,
+        );
         $obstacles = $this->draft(null, $spark)->obstacles;
         // Not the barfi, whose minutes are told, nor the kesari, whose syrup gets hot under a lid.
         self::assertSame(['basundi', 'balls'], array_map(static fn ($o): string => $o->dish, $obstacles));
@@ -123,7 +138,15 @@ final class ScheduleBuilderTest extends TestCase
     public function testWithoutACookOnlyTheHelpersWorkIsPossible(): void
     {
         $feast = Shipped::feast();
-        $alone = new Feast($feast->name, $feast->timeZone, null, $feast->groups, $feast->moments, array_values(array_filter($feast->shifts, static fn (Shift $s): bool => 'nilu' === $s->person)), $feast->dishes);
+        $alone = new Feast(
+            $feast->name,
+            $feast->timeZone,
+            null,
+            $feast->groups,
+            $feast->moments,
+            array_values(array_filter($feast->shifts, static fn (Shift $s): bool => 'nilu' === $s->person)),
+            $feast->dishes,
+        );
         foreach ($this->draft($alone)->obstacles as $obstacle) {
             self::assertStringContainsString('who can do it', $obstacle->template);
             self::assertSame(0, $obstacle->values['there']);

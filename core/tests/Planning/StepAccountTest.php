@@ -25,15 +25,27 @@ final class StepAccountTest extends TestCase
         self::assertSame('It is as hot as it must be already.', $told[1]);
         self::assertSame('1.965 kg of water boil off: × 2257 kJ a kg ÷ 0.79 kW = 94 min.', $told[2]);
         // Roasting on the wide ring is held back by what the flour stands.
-        self::assertStringStartsWith('The food stands 12 kW on a m² before it catches', $this->told(Shipped::feast(), Shipped::kitchen(), 'kesari/1/roast')[1]);
+        self::assertStringStartsWith(
+            'The food stands 12 kW on a m² before it catches',
+            $this->told(Shipped::feast(), Shipped::kitchen(), 'kesari/1/roast')[1],
+        );
     }
 
     public function testPiecesLoadsAndGrainInThinAirAreTold(): void
     {
         self::assertSame(['227 pieces × 9 s ÷ 2 at it = 17 min.'], $this->told(Shipped::templeFeast(), Shipped::temple(), 'sesame/1/roll'));
-        self::assertSame('By the recipe 11 min a load, 9 to 14; × 15.', $this->told(Shipped::templeFeast(), Shipped::temple(), 'cups/1/steam')[0]);
-        self::assertSame('Water boils at 98.6 °C here, so grain takes 2^((100 − 98.6)/10) = 1.1 times as long.', $this->told(Shipped::templeFeast(), Shipped::temple(), 'pudding/1/cook')[1]);
-        self::assertSame('It takes each load of “Fry the balls” as it comes out, so it lasts until the last of them: 106 min.', $this->told(Shipped::feast(), Shipped::kitchen(), 'balls/1/steep')[1]);
+        self::assertSame(
+            'By the recipe 11 min a load, 9 to 14; × 15.',
+            $this->told(Shipped::templeFeast(), Shipped::temple(), 'cups/1/steam')[0],
+        );
+        self::assertSame(
+            'Water boils at 98.6 °C here, so grain takes 2^((100 − 98.6)/10) = 1.1 times as long.',
+            $this->told(Shipped::templeFeast(), Shipped::temple(), 'pudding/1/cook')[1],
+        );
+        self::assertSame(
+            'It takes each load of “Fry the balls” as it comes out, so it lasts until the last of them: 106 min.',
+            $this->told(Shipped::feast(), Shipped::kitchen(), 'balls/1/steep')[1],
+        );
     }
 
     /** @return iterable<string, array{Feast, Kitchen}> */
@@ -55,10 +67,19 @@ final class StepAccountTest extends TestCase
             $last = $told[\count($told) - 1];
             if (isset($last->values['least']) && 'The law is known to about a fifth: {least} to {most} min.' === $last->template) {
                 self::assertEqualsWithDelta($step->minutes(), (float) $last->values['least'] / 0.8, 1.2, $where);
-            } elseif (isset($last->values['minutes']) && !str_starts_with($last->template, 'Between') && !str_starts_with($last->template, 'The fat')) {
+            } elseif (
+                isset($last->values['minutes'])
+                && !str_starts_with($last->template, 'Between')
+                && !str_starts_with($last->template, 'The fat')
+            ) {
                 self::assertEqualsWithDelta($step->minutes(), (float) $last->values['minutes'], 1.0, $where);
             } elseif (isset($last->values['factor'], $last->values['likely'])) {
-                self::assertEqualsWithDelta($step->minutes(), (float) $last->values['factor'] * (float) $last->values['likely'], 1.0, $where);
+                self::assertEqualsWithDelta(
+                    $step->minutes(),
+                    (float) $last->values['factor'] * (float) $last->values['likely'],
+                    1.0,
+                    $where,
+                );
             }
         }
     }

@@ -41,7 +41,10 @@ final class StepPlacesTest extends TestCase
             if ('kesari/1/dish-up' === $step->activity) {
                 self::assertTrue($places[$step->activity]->isTight());
                 self::assertSame(15, $places[$step->activity]->slipMinutes, 'it is planned so much before its moment');
-                self::assertStringContainsString('ready at 17:45', implode('; ', array_map(static fn (Obstacle $o): string => $o->text(), $places[$step->activity]->reasons)));
+                self::assertStringContainsString(
+                    'ready at 17:45',
+                    implode('; ', array_map(static fn (Obstacle $o): string => $o->text(), $places[$step->activity]->reasons)),
+                );
             }
         }
     }
@@ -52,8 +55,17 @@ final class StepPlacesTest extends TestCase
         $places = StepPlaces::of($this->plan, Shipped::kitchen());
         foreach ($this->plan->steps as $step) {
             foreach ($this->plan->steps as $other) {
-                if (null !== $step->burner && $step->burner === $other->burner && $other->startMinute >= $step->endMinute && $other !== $step) {
-                    self::assertLessThanOrEqual($other->startMinute - $step->endMinute, $places[$step->activity]->slackMinutes, $step->activity.' before '.$other->activity);
+                if (
+                    null !== $step->burner
+                    && $step->burner === $other->burner
+                    && $other->startMinute >= $step->endMinute
+                    && $other !== $step
+                ) {
+                    self::assertLessThanOrEqual(
+                        $other->startMinute - $step->endMinute,
+                        $places[$step->activity]->slackMinutes,
+                        $step->activity.' before '.$other->activity,
+                    );
                 }
             }
         }
@@ -63,7 +75,17 @@ final class StepPlacesTest extends TestCase
     public function testAStepMovedByItsSlackStillPassesTheAudit(): void
     {
         $moved = 0;
-        foreach ([[$this->plan, Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()), Shipped::temple()], [(new FeastPlanner(Shipped::larder()))->plan(Shipped::bellFeast(), Shipped::bellYard()), Shipped::bellYard()]] as [$plan, $kitchen]) {
+        foreach (
+            [
+                [$this->plan, Shipped::kitchen()],
+                [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()],
+                [
+                    (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()),
+                    Shipped::temple(),
+                ],
+                [(new FeastPlanner(Shipped::larder()))->plan(Shipped::bellFeast(), Shipped::bellYard()), Shipped::bellYard()],
+            ] as [$plan, $kitchen]
+        ) {
             foreach (StepPlaces::of($plan, $kitchen) as $id => $place) {
                 $placements = $plan->solution->activities;
                 $with = [$id];
@@ -73,10 +95,20 @@ final class StepPlacesTest extends TestCase
                     }
                 }
                 foreach ($with as $each) {
-                    $placements[$each] = new Placement($placements[$each]->start + $place->slackMinutes, $placements[$each]->end + $place->slackMinutes, $placements[$each]->uses);
+                    $placements[$each] = new Placement(
+                        $placements[$each]->start + $place->slackMinutes,
+                        $placements[$each]->end + $place->slackMinutes,
+                        $placements[$each]->uses,
+                    );
                 }
                 $s = $plan->solution;
-                $faults = array_filter((new Audit())->faults($plan->problem, new Solution($s->status, $s->objective, $s->bound, $placements, $s->holds, $s->seed, [], 0)), static fn (string $f): bool => !str_contains($f, 'objective'));
+                $faults = array_filter(
+                    (new Audit())->faults(
+                        $plan->problem,
+                        new Solution($s->status, $s->objective, $s->bound, $placements, $s->holds, $s->seed, [], 0),
+                    ),
+                    static fn (string $f): bool => !str_contains($f, 'objective'),
+                );
                 self::assertSame([], array_values($faults), $id);
                 $moved += $place->slackMinutes > 0 ? 1 : 0;
             }
@@ -97,7 +129,10 @@ final class StepPlacesTest extends TestCase
     private static function atTheMinute(array $document): array
     {
         \assert(\is_array($document['dishes']));
-        $document['dishes'] = array_map(static fn (mixed $dish): mixed => \is_array($dish) ? array_diff_key($dish, ['readyEarlier' => 0]) : $dish, $document['dishes']);
+        $document['dishes'] = array_map(
+            static fn (mixed $dish): mixed => \is_array($dish) ? array_diff_key($dish, ['readyEarlier' => 0]) : $dish,
+            $document['dishes'],
+        );
 
         return $document;
     }

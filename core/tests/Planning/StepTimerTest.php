@@ -29,7 +29,10 @@ final class StepTimerTest extends TestCase
         $strong = $this->minutes('basundi', 'reduce', 1.0, $this->gas(3.0));
         self::assertLessThan($weak, $strong);
         // 14 kW/m² at the base is the most that milk stands: beyond that a bigger flame only burns it.
-        self::assertSame($this->minutes('basundi', 'reduce', 1.0, $this->gas(12)), $this->minutes('basundi', 'reduce', 1.0, $this->gas(40)));
+        self::assertSame(
+            $this->minutes('basundi', 'reduce', 1.0, $this->gas(12)),
+            $this->minutes('basundi', 'reduce', 1.0, $this->gas(40)),
+        );
     }
 
     public function testTwiceTheMilkTakesAboutTwiceAsLongToReduce(): void
@@ -69,7 +72,7 @@ final class StepTimerTest extends TestCase
         [$flow, $pot] = $this->step('milk-solids-balls', 'shape', 2.0);
         $minutes = $this->timer->minutes($flow, $pot, 2.0, null);
         self::assertNotNull($minutes);
-        self::assertEqualsWithDelta($flow->gives->pieces * 11 / 60, $minutes->likely, 0.5);
+        self::assertEqualsWithDelta(($flow->gives->pieces * 11) / 60, $minutes->likely, 0.5);
         self::assertLessThan($minutes->likely, $minutes->min);
         self::assertGreaterThan($minutes->likely, $minutes->max);
     }

@@ -39,12 +39,12 @@ final class WaterAndSofteningTest extends TestCase
         foreach ($kitchen->burners as $burner) {
             $minutes = $timer->minutes($flow, $pot, $planned->scale(), $burner);
             self::assertNotNull($minutes);
-            $off[] = $minutes->exact * 60 * $timer->netKw($flow, $pot, $burner) / 2257 * 1000;
+            $off[] = (($minutes->exact * 60 * $timer->netKw($flow, $pot, $burner)) / 2257) * 1000;
         }
 
         self::assertSame(125.0, $bowl->boilsOffAsWritten);
         // What the recipe's ring boils off in its 28 minutes by the law is 147 g; the cook measured 125.
-        self::assertEqualsWithDelta(array_sum($off) / \count($off) * 125 / 147, $bowl->boilsOff, 0.02 * $bowl->boilsOff);
+        self::assertEqualsWithDelta(((array_sum($off) / \count($off)) * 125) / 147, $bowl->boilsOff, 0.02 * $bowl->boilsOff);
         self::assertEqualsWithDelta((450 - 125) * $planned->scale() + $bowl->boilsOff, $bowl->exactGrams, 1e-6);
         self::assertLessThan(450 * $planned->scale(), $bowl->exactGrams);
         self::assertEqualsWithDelta($bowl->boilsOff, $flow->waterOff, 1e-6, 'what is put in for the steam goes off as steam');
@@ -52,10 +52,22 @@ final class WaterAndSofteningTest extends TestCase
 
     public function testWeakerFiresWantLessWaterAndTheDishStaysTheSame(): void
     {
-        $weak = $this->kitchen(['/burners/0/kilowatts' => 3, '/burners/1/kilowatts' => 3, '/burners/2/kilowatts' => 3, '/burners/3/kilowatts' => 3]);
+        $weak = $this->kitchen([
+            '/burners/0/kilowatts' => 3,
+            '/burners/1/kilowatts' => 3,
+            '/burners/2/kilowatts' => 3,
+            '/burners/3/kilowatts' => 3,
+        ]);
 
-        self::assertLessThan($this->pudding(Shipped::temple())->bowls['cook'][0]->boilsOff, $this->pudding($weak)->bowls['cook'][0]->boilsOff);
-        self::assertEqualsWithDelta($this->pudding(Shipped::temple())->batchPlan->ledger->yieldGrams(), $this->pudding($weak)->batchPlan->ledger->yieldGrams(), 1.0);
+        self::assertLessThan(
+            $this->pudding(Shipped::temple())->bowls['cook'][0]->boilsOff,
+            $this->pudding($weak)->bowls['cook'][0]->boilsOff,
+        );
+        self::assertEqualsWithDelta(
+            $this->pudding(Shipped::temple())->batchPlan->ledger->yieldGrams(),
+            $this->pudding($weak)->batchPlan->ledger->yieldGrams(),
+            1.0,
+        );
     }
 
     public function testGrainAtTheOpenBoilTakesLongerInThinAirAndOnlyThat(): void
@@ -66,7 +78,12 @@ final class WaterAndSofteningTest extends TestCase
             $planned = $this->pudding($kitchen);
             $timer = new StepTimer($kitchen, Shipped::larder());
 
-            return $timer->minutes($planned->batchPlan->ledger->flow($step), $planned->batchPlan->potOfStep()[$step] ?? null, $planned->scale(), $kitchen->burners['fire-1'])->exact ?? 0.0;
+            return $timer->minutes(
+                $planned->batchPlan->ledger->flow($step),
+                $planned->batchPlan->potOfStep()[$step] ?? null,
+                $planned->scale(),
+                $kitchen->burners['fire-1'],
+            )->exact ?? 0.0;
         };
         self::assertEqualsWithDelta(1.415, ThinAir::factor(95.0), 0.001, 'thirty minutes at the sea are forty-two at 1500 m');
         self::assertEqualsWithDelta(28.0, $minutes($sea, 'cook'), 0.02);
@@ -82,7 +99,14 @@ final class WaterAndSofteningTest extends TestCase
         self::assertTrue($flow->softens);
         $factors = [];
         foreach ([1.0, 4.0, 16.0] as $scale) {
-            $factors[] = SteepingTime::factor(20.0, $flow->taken->share($scale), $this->snugPot($flow->taken->share($scale)), $scale, $kitchen, Shipped::larder());
+            $factors[] = SteepingTime::factor(
+                20.0,
+                $flow->taken->share($scale),
+                $this->snugPot($flow->taken->share($scale)),
+                $scale,
+                $kitchen,
+                Shipped::larder(),
+            );
         }
         self::assertEqualsWithDelta(1.0, $factors[0], 0.03, 'the amount as written, in a pot to match');
         self::assertLessThan($factors[0], $factors[1]);
@@ -127,7 +151,11 @@ final class WaterAndSofteningTest extends TestCase
         foreach ($plan->steps as $step) {
             if ($step->lid) {
                 $covered[$step->key->step] = true;
-                self::assertTrue($step->step->process->heatCap()->maybeCovered() || !$step->dish->batchPlan->ledger->flow($step->step->id)->taken->isMilky(Shipped::larder()), $step->activity);
+                self::assertTrue(
+                    $step->step->process->heatCap()->maybeCovered()
+                        || !$step->dish->batchPlan->ledger->flow($step->step->id)->taken->isMilky(Shipped::larder()),
+                    $step->activity,
+                );
             }
         }
         self::assertArrayHasKey('syrup', $covered, 'the syrup for the balls, in its wide pot');
@@ -143,7 +171,9 @@ final class WaterAndSofteningTest extends TestCase
 
     public function testWhatStandsInThePotSaysHowMuchHeatItTakes(): void
     {
-        $of = static fn (string $recipe, string $step): HeatCap => Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), 1.0, 1)->flow($step)->heatCap(Shipped::larder());
+        $of = static fn (string $recipe, string $step): HeatCap => Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), 1.0, 1)
+            ->flow($step)
+            ->heatCap(Shipped::larder());
         self::assertSame(HeatCap::Milk, $of('basundi', 'boil'));
         self::assertSame(HeatCap::Milk, $of('basundi', 'reduce'));
         self::assertSame(HeatCap::Water, $of('millet-cups', 'water'), 'water with a little ghee and salt is boiled, not milk');
@@ -166,8 +196,11 @@ final class WaterAndSofteningTest extends TestCase
     /** A light pot that it fills as high as wide. */
     private function snugPot(Contents $contents): Vessel
     {
-        $width = 1000 * (4 * $contents->volumeMl(Shipped::larder()) / 1e6 / \M_PI) ** (1 / 3);
-        $document = Document::changed(Shipped::document('kitchens/tamarind-ghat'), ['/vessels/4/shape' => ['form' => 'straight', 'diameterMm' => round($width, 1), 'heightMm' => round($width, 1)], '/vessels/4/emptyKg' => 0.1]);
+        $width = 1000 * ((4 * $contents->volumeMl(Shipped::larder())) / 1e6 / \M_PI) ** (1 / 3);
+        $document = Document::changed(Shipped::document('kitchens/tamarind-ghat'), [
+            '/vessels/4/shape' => ['form' => 'straight', 'diameterMm' => round($width, 1), 'heightMm' => round($width, 1)],
+            '/vessels/4/emptyKg' => 0.1,
+        ]);
 
         return (new KitchenReader())->read($document)->vessels['small-pot'];
     }

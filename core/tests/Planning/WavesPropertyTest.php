@@ -31,7 +31,10 @@ final class WavesPropertyTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $feast = Shipped::templeFeast(static function (array $document) use ($random): array {
             /** @var array{groups: list<array<string, mixed>>, moments: list<array<string, mixed>>} $document */
-            $document['groups'] = array_map(static fn (array $group): array => ['count' => $random->getInt(1, 400)] + $group, $document['groups']);
+            $document['groups'] = array_map(
+                static fn (array $group): array => ['count' => $random->getInt(1, 400)] + $group,
+                $document['groups'],
+            );
             $document['moments'][2]['time'] = \sprintf('%02d:%02d', $random->getInt(19, 23), 5 * $random->getInt(0, 11));
 
             return $document;
@@ -48,7 +51,11 @@ final class WavesPropertyTest extends TestCase
                 foreach ($waves as $wave) {
                     $made += $wave->moment->at <= $call['at'] ? \count($wave->batches) : 0;
                 }
-                self::assertGreaterThanOrEqual($call['soFar'] * (1 - 1e-6), $planned->demand->total * $made / $planned->batchPlan->batches * (1 + 1e-6) + 1, $planned->dish->id.' at '.$call['moment']);
+                self::assertGreaterThanOrEqual(
+                    $call['soFar'] * (1 - 1e-6),
+                    (($planned->demand->total * $made) / $planned->batchPlan->batches) * (1 + 1e-6) + 1,
+                    $planned->dish->id.' at '.$call['moment'],
+                );
             }
             $flow = BatchFlow::of($feast, $planned);
             foreach ($planned->dish->recipe->steps as $step) {

@@ -27,7 +27,11 @@ final class WavesTest extends TestCase
         $ends = $this->ends($plan, 'kesari', 'dish-up');
         foreach ($waves as $w => $wave) {
             self::assertLessThanOrEqual($wave->moment->at, $ends[$w]);
-            self::assertLessThanOrEqual(60 * $plan->quantities->dishes['kesari']->dish->recipe->keepMinutes, $wave->until->getTimestamp() - $ends[$w]->getTimestamp(), 'It still keeps for the last who eat of it.');
+            self::assertLessThanOrEqual(
+                60 * $plan->quantities->dishes['kesari']->dish->recipe->keepMinutes,
+                $wave->until->getTimestamp() - $ends[$w]->getTimestamp(),
+                'It still keeps for the last who eat of it.',
+            );
         }
     }
 
@@ -43,14 +47,25 @@ final class WavesTest extends TestCase
             return $document;
         });
         $planned = (new FeastPlanner(Shipped::larder()))->quantities($feast, Shipped::temple())->dishes['pudding'];
-        self::assertGreaterThan(1, $planned->batchPlan->batches, 'It keeps four hours warm, and the second sitting is six hours after the offering.');
+        self::assertGreaterThan(
+            1,
+            $planned->batchPlan->batches,
+            'It keeps four hours warm, and the second sitting is six hours after the offering.',
+        );
         $plan = $this->plan($feast);
-        $dishedUp = array_values(array_filter($plan->steps, static fn (PlannedStep $s): bool => 'pudding' === $s->key->dish && 'dish-up' === $s->key->step));
+        $dishedUp = array_values(
+            array_filter($plan->steps, static fn (PlannedStep $s): bool => 'pudding' === $s->key->dish && 'dish-up' === $s->key->step),
+        );
         self::assertGreaterThan(1, \count($dishedUp));
         foreach ($dishedUp as $step) {
             self::assertLessThan(0, $step->key->batch);
             self::assertNotNull($step->for);
-            $taken = array_filter($plan->problem->links, static fn ($l): bool => $l->to === $step->activity && str_starts_with($l->from, 'pudding/') && !str_contains($l->from, '>'));
+            $taken = array_filter(
+                $plan->problem->links,
+                static fn ($l): bool => $l->to === $step->activity
+                    && str_starts_with($l->from, 'pudding/')
+                    && !str_contains($l->from, '>'),
+            );
             self::assertNotEmpty($taken);
         }
         $names = array_map(static fn (PlannedStep $s): string => $s->for->name ?? '', $dishedUp);
@@ -70,17 +85,26 @@ final class WavesTest extends TestCase
             self::assertCount($waves, $found);
             foreach ($this->ends($plan, $dish, 'dish-up') as $w => $end) {
                 self::assertLessThanOrEqual($found[$w]->moment->at, $end);
-                self::assertLessThanOrEqual(60 * $plan->quantities->dishes[$dish]->dish->recipe->keepMinutes, $found[$w]->until->getTimestamp() - $end->getTimestamp(), $dish);
+                self::assertLessThanOrEqual(
+                    60 * $plan->quantities->dishes[$dish]->dish->recipe->keepMinutes,
+                    $found[$w]->until->getTimestamp() - $end->getTimestamp(),
+                    $dish,
+                );
             }
         }
     }
 
     public function testOneSittingIsOneWave(): void
     {
-        $plan = $this->plan(Shipped::templeFeast(static function (array $document): array {
-            /** @var array{groups: list<array<string, mixed>>} $document */
-            return [...$document, 'groups' => array_map(static fn (array $group): array => [...$group, 'at' => 'first'], $document['groups'])];
-        }));
+        $plan = $this->plan(
+            Shipped::templeFeast(static function (array $document): array {
+                /** @var array{groups: list<array<string, mixed>>} $document */
+                return [
+                    ...$document,
+                    'groups' => array_map(static fn (array $group): array => [...$group, 'at' => 'first'], $document['groups']),
+                ];
+            }),
+        );
         foreach ($plan->steps as $step) {
             self::assertNull($step->for);
         }
@@ -103,12 +127,23 @@ final class WavesTest extends TestCase
 
     public function testOtherWorkKeepsItsFireToItself(): void
     {
-        $lent = Shipped::templeFeast(static fn (array $document): array => [...$document, 'otherWork' => [['name' => 'Rice', 'on' => 'fire-1', 'day' => 0, 'from' => '14:00', 'to' => '17:00'], ['name' => 'A lesson', 'on' => 'ila', 'day' => 0, 'from' => '15:00', 'to' => '15:30']]]);
+        $lent = Shipped::templeFeast(
+            static fn (array $document): array => [
+                ...$document,
+                'otherWork' => [
+                    ['name' => 'Rice', 'on' => 'fire-1', 'day' => 0, 'from' => '14:00', 'to' => '17:00'],
+                    ['name' => 'A lesson', 'on' => 'ila', 'day' => 0, 'from' => '15:00', 'to' => '15:30'],
+                ],
+            ],
+        );
         self::assertCount(2, $lent->otherWork);
         foreach ($this->plan($lent)->steps as $step) {
             foreach ($lent->otherWork as $work) {
                 if ($step->burner === $work->on || \in_array($work->on, $step->people, true)) {
-                    self::assertTrue($step->end <= $work->from || $step->start >= $work->to, $step->activity.' runs into '.$work->name);
+                    self::assertTrue(
+                        $step->end <= $work->from || $step->start >= $work->to,
+                        $step->activity.' runs into '.$work->name,
+                    );
                 }
             }
         }
@@ -150,7 +185,12 @@ final class WavesTest extends TestCase
     /** @return list<\DateTimeImmutable> */
     private function ends(Plan $plan, string $dish, string $step): array
     {
-        $ends = array_map(static fn (PlannedStep $s): \DateTimeImmutable => $s->end, array_values(array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->key->dish === $dish && $s->key->step === $step)));
+        $ends = array_map(
+            static fn (PlannedStep $s): \DateTimeImmutable => $s->end,
+            array_values(
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->key->dish === $dish && $s->key->step === $step),
+            ),
+        );
         sort($ends);
 
         return $ends;

@@ -22,7 +22,11 @@ final class RecipeReaderTest extends TestCase
     {
         foreach (Shipped::recipes() as $slug) {
             foreach (Shipped::everyWay($slug) as $recipe) {
-                yield implode(' ', [$slug, ...$recipe->way->options, ...array_map(static fn (string $id): string => 'without '.$id, $recipe->way->choices->leftOut)]) => [$recipe];
+                yield implode(' ', [
+                    $slug,
+                    ...$recipe->way->options,
+                    ...array_map(static fn (string $id): string => 'without '.$id, $recipe->way->choices->leftOut),
+                ]) => [$recipe];
             }
         }
     }
@@ -33,11 +37,25 @@ final class RecipeReaderTest extends TestCase
         $larder = Shipped::larder();
         $ledger = Ledger::follow($recipe, $larder, 1.0, 1);
         foreach ($ledger->flows as $flow) {
-            $wasted = $flow->waste - array_sum(array_map(static fn (Output $o): float => $o->waste ? $flow->outputs[$o->id]->massGrams() : 0.0, $flow->step->outputs));
-            self::assertEqualsWithDelta($flow->taken->massGrams() - $flow->waterOff + $flow->fatDrunk - $wasted, $flow->gives->massGrams(), 1e-6, $flow->step->id);
+            $wasted =
+                $flow->waste -
+                array_sum(
+                    array_map(static fn (Output $o): float => $o->waste ? $flow->outputs[$o->id]->massGrams() : 0.0, $flow->step->outputs),
+                );
+            self::assertEqualsWithDelta(
+                $flow->taken->massGrams() - $flow->waterOff + $flow->fatDrunk - $wasted,
+                $flow->gives->massGrams(),
+                1e-6,
+                $flow->step->id,
+            );
             self::assertGreaterThanOrEqual(-1e-9, $flow->gives->waterGrams($larder), $flow->step->id);
             if ([] !== $flow->outputs) {
-                self::assertEqualsWithDelta($flow->gives->massGrams(), array_sum(array_map(static fn ($c): float => $c->massGrams(), $flow->outputs)), 0.002 * $flow->gives->massGrams(), $flow->step->id);
+                self::assertEqualsWithDelta(
+                    $flow->gives->massGrams(),
+                    array_sum(array_map(static fn ($c): float => $c->massGrams(), $flow->outputs)),
+                    0.002 * $flow->gives->massGrams(),
+                    $flow->step->id,
+                );
             }
         }
         self::assertGreaterThan(0, $ledger->yieldGrams());
@@ -59,14 +77,42 @@ final class RecipeReaderTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, list<string>, string}> changes, pointers, part of the message */
     public static function faults(): iterable
     {
-        yield 'an ingredient the larder lacks' => [['/steps/0/takes/0/ingredient' => 'moonbeams'], ['/steps/0/takes/0/ingredient'], 'holds no "moonbeams"'];
-        yield 'a source that is no step' => [['/steps/1/takes/0/from' => 'nowhere'], ['/steps/1/takes/0/from', '/steps/1/vessel/continues', '/steps/0'], 'no step "nowhere"'];
-        yield 'a circle of steps' => [['/steps/0/ties' => [['after' => 'chill']]], ['/steps/0'], 'boil → chill → cool → sweeten → reduce → boil'];
-        yield 'a step id used twice' => [['/steps/7/id' => 'cool', '/steps/8/takes/0/from' => 'cool'], ['/steps/7/id', '/steps/5', '/steps/7', '/steps/7'], 'used twice'];
+        yield 'an ingredient the larder lacks' => [
+            ['/steps/0/takes/0/ingredient' => 'moonbeams'],
+            ['/steps/0/takes/0/ingredient'],
+            'holds no "moonbeams"',
+        ];
+        yield 'a source that is no step' => [
+            ['/steps/1/takes/0/from' => 'nowhere'],
+            ['/steps/1/takes/0/from', '/steps/1/vessel/continues', '/steps/0'],
+            'no step "nowhere"',
+        ];
+        yield 'a circle of steps' => [
+            ['/steps/0/ties' => [['after' => 'chill']]],
+            ['/steps/0'],
+            'boil → chill → cool → sweeten → reduce → boil',
+        ];
+        yield 'a step id used twice' => [
+            ['/steps/7/id' => 'cool', '/steps/8/takes/0/from' => 'cool'],
+            ['/steps/7/id', '/steps/5', '/steps/7', '/steps/7'],
+            'used twice',
+        ];
         yield 'a negative amount' => [['/steps/0/takes/0/grams' => -3000], ['/steps/0/takes/0/grams'], 'from 0.01 to 100000, not -3000'];
-        yield 'a flame under no pot' => [['/steps/0/vessel' => null, '/steps/1/vessel' => ['kind' => 'pot']], ['/steps/0/flame'], 'needs a pot or a pan'];
-        yield 'a gap that ends before it begins' => [['/steps/1/ties' => [['after' => 'boil', 'min' => 10, 'max' => 5]]], ['/steps/1/ties/0/max'], 'shorter than the shortest'];
-        yield 'a misspelt field' => [['/steps/0/atention' => ['kind' => 'none'], '/steps/0/attention' => null], ['/steps/0/atention', '/steps/0/attention'], 'no field "atention"'];
+        yield 'a flame under no pot' => [
+            ['/steps/0/vessel' => null, '/steps/1/vessel' => ['kind' => 'pot']],
+            ['/steps/0/flame'],
+            'needs a pot or a pan',
+        ];
+        yield 'a gap that ends before it begins' => [
+            ['/steps/1/ties' => [['after' => 'boil', 'min' => 10, 'max' => 5]]],
+            ['/steps/1/ties/0/max'],
+            'shorter than the shortest',
+        ];
+        yield 'a misspelt field' => [
+            ['/steps/0/atention' => ['kind' => 'none'], '/steps/0/attention' => null],
+            ['/steps/0/atention', '/steps/0/attention'],
+            'no field "atention"',
+        ];
         yield 'an unknown process' => [['/steps/0/process' => 'microwave'], ['/steps/0/process'], 'not "microwave"'];
         yield 'boiling off without a target' => [['/steps/1/target' => null], ['/steps/1/target'], 'needs a target'];
         yield 'more taken than there is' => [['/steps/8/takes/3' => ['from' => 'sweeten', 'share' => 0.5]], ['/steps/5'], '150 %'];
@@ -92,10 +138,18 @@ final class RecipeReaderTest extends TestCase
     public function testAllFaultsOfAFileAreReportedAtOnce(): void
     {
         try {
-            $this->read(['/version' => 9, '/slug' => 'Not A Slug', '/steps/0/flame' => 'inferno', '/steps/5/time' => ['grows' => 'fixed', 'minutes' => [9, 3]]]);
+            $this->read([
+                '/version' => 9,
+                '/slug' => 'Not A Slug',
+                '/steps/0/flame' => 'inferno',
+                '/steps/5/time' => ['grows' => 'fixed', 'minutes' => [9, 3]],
+            ]);
             self::fail('The faults were not noticed.');
         } catch (FaultyDocument $faulty) {
-            self::assertSame(['/version', '/slug', '/steps/0/flame', '/steps/0/flame', '/steps/5/time/minutes', '/steps/5/time/minutes'], array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults));
+            self::assertSame(
+                ['/version', '/slug', '/steps/0/flame', '/steps/0/flame', '/steps/5/time/minutes', '/steps/5/time/minutes'],
+                array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults),
+            );
         }
     }
 

@@ -61,8 +61,20 @@ final class AuditTest extends TestCase
 
     public function testAMissingTurnoverIsNoticed(): void
     {
-        $problem = (new ProblemReader())->read('{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,50],"resources":[{"id":"p","turnover":6}],"activities":[{"id":"a","duration":10,"needs":[{"from":["p"]}]},{"id":"b","duration":10,"needs":[{"from":["p"]}]}]}');
-        $solution = new Solution($this->sound->status, 0, null, ['a' => new Placement(0, 10, [['p']]), 'b' => new Placement(15, 25, [['p']])], [], 1, [], 0);
+        $problem = (new ProblemReader())->read(
+            '{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,50],"resources":[{"id":"p","turnover":6}],'
+            .'"activities":[{"id":"a","duration":10,"needs":[{"from":["p"]}]},{"id":"b","duration":10,"needs":[{"from":["p"]}]}]}',
+        );
+        $solution = new Solution(
+            $this->sound->status,
+            0,
+            null,
+            ['a' => new Placement(0, 10, [['p']]), 'b' => new Placement(15, 25, [['p']])],
+            [],
+            1,
+            [],
+            0,
+        );
         self::assertSame(['p needs 6 between a and b'], (new Audit())->faults($problem, $solution));
     }
 

@@ -80,16 +80,48 @@ final class ExhaustiveTest extends TestCase
         $links = [];
         for ($i = 0; $i < 3; ++$i) {
             $needs = $random->getInt(0, 3) > 0 ? [['from' => ['cook'], 'units' => [1, 2][$random->getInt(0, 1)]]] : [];
-            $activities[] = ['id' => "a$i", 'duration' => $random->getInt(1, 4), 'needs' => $needs] + ($random->getInt(0, 1) > 0 ? ['due' => ['at' => $random->getInt(2, self::HORIZON), 'early' => $random->getInt(0, 2), 'late' => $random->getInt(1, 3)]] : []);
+            $activities[] =
+                ['id' => "a$i", 'duration' => $random->getInt(1, 4), 'needs' => $needs] +
+                ($random->getInt(0, 1) > 0
+                    ? [
+                        'due' => [
+                            'at' => $random->getInt(2, self::HORIZON),
+                            'early' => $random->getInt(0, 2),
+                            'late' => $random->getInt(1, 3),
+                        ],
+                    ]
+                    : []);
             if ($i > 0 && $random->getInt(0, 3) > 0) {
                 $min = $random->getInt(0, 2);
-                $links[] = ['from' => 'a'.$random->getInt(0, $i - 1), 'to' => "a$i", 'min' => $min, 'max' => $random->getInt(0, 1) > 0 ? $min + $random->getInt(0, 2) : null, 'type' => ['ES', 'SS', 'EE', 'SE'][$random->getInt(0, 3)]];
+                $links[] = [
+                    'from' => 'a'.$random->getInt(0, $i - 1),
+                    'to' => "a$i",
+                    'min' => $min,
+                    'max' => $random->getInt(0, 1) > 0 ? $min + $random->getInt(0, 2) : null,
+                    'type' => ['ES', 'SS', 'EE', 'SE'][$random->getInt(0, 3)],
+                ];
             }
         }
 
-        return (new ProblemReader())->read(json_encode(['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, self::HORIZON],
-            'resources' => [['id' => 'cook', 'capacity' => 2] + ($random->getInt(0, 2) > 1 ? ['calendar' => [[0, 4], [5, self::HORIZON]]] : [])],
-            'activities' => $activities, 'links' => $links, 'objective' => $random->getInt(0, 3) > 0 ? ['kind' => 'just-in-time', 'span' => $random->getInt(0, 1)] : ['kind' => 'makespan']], \JSON_THROW_ON_ERROR));
+        return (new ProblemReader())->read(
+            json_encode(
+                [
+                    'format' => 'feast-ladle/schedule-problem',
+                    'version' => 1,
+                    'horizon' => [0, self::HORIZON],
+                    'resources' => [
+                        ['id' => 'cook', 'capacity' => 2] +
+                        ($random->getInt(0, 2) > 1 ? ['calendar' => [[0, 4], [5, self::HORIZON]]] : []),
+                    ],
+                    'activities' => $activities,
+                    'links' => $links,
+                    'objective' => $random->getInt(0, 3) > 0
+                            ? ['kind' => 'just-in-time', 'span' => $random->getInt(0, 1)]
+                            : ['kind' => 'makespan'],
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /** The objective of the best of all schedules, or null when there is none. */
@@ -104,7 +136,11 @@ final class ExhaustiveTest extends TestCase
                 $start = $rest % (self::HORIZON + 1);
                 $rest = intdiv($rest, self::HORIZON + 1);
                 $activity = $problem->activities[$id];
-                $placements[$id] = new Placement($start, $start + $activity->duration->likely, array_map(static fn (): array => ['cook'], $activity->needs));
+                $placements[$id] = new Placement(
+                    $start,
+                    $start + $activity->duration->likely,
+                    array_map(static fn (): array => ['cook'], $activity->needs),
+                );
             }
             $faults = (new Audit())->faults($problem, new Solution(SolutionStatus::Feasible, null, null, $placements, [], 1, [], 0));
             // Only the missing objective is complained of; the audit has computed it.

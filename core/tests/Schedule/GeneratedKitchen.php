@@ -68,7 +68,16 @@ final class GeneratedKitchen
             ...array_map(static fn (string $id): array => ['id' => $id, 'capacity' => 100], [...$names('cook', $cooks), 'server']),
         ];
 
-        return ['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [-2000, $horizon], 'resources' => $resources, 'activities' => $this->activities, 'links' => $this->links, 'holds' => $this->holds, 'objective' => ['kind' => 'just-in-time']];
+        return [
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [-2000, $horizon],
+            'resources' => $resources,
+            'activities' => $this->activities,
+            'links' => $this->links,
+            'holds' => $this->holds,
+            'objective' => ['kind' => 'just-in-time'],
+        ];
     }
 
     /**
@@ -87,7 +96,12 @@ final class GeneratedKitchen
         $end = $at;
         foreach ($last as [$length, $early]) {
             $dish = 'd'.(1 + \count($this->holds));
-            $this->activities[] = ['id' => $dish.'-up', 'duration' => $length, 'needs' => [['from' => ['server'], 'units' => 100]], 'due' => ['at' => $at, 'early' => $early, 'late' => 200]];
+            $this->activities[] = [
+                'id' => $dish.'-up',
+                'duration' => $length,
+                'needs' => [['from' => ['server'], 'units' => 100]],
+                'due' => ['at' => $at, 'early' => $early, 'late' => 200],
+            ];
             $this->optimum += $early * ($at - $end);
             $this->chain($dish, $end - $length, $fires, $cooks, $pots);
             $end -= $length;
@@ -106,13 +120,19 @@ final class GeneratedKitchen
         $finish = $this->random->getInt(4, 15);
         $cook = $this->random->getInt(15, 70);
         $cookAt = $end - $this->random->getInt(0, 30) - $finish - $cook;
-        while (null === ($stirrer = $this->freeAt($cooks, $finish, $cookAt + $cook)) || null === ($fire = $this->freeAt($fires, $finish + $cook, $cookAt))) {
+        while (
+            null === ($stirrer = $this->freeAt($cooks, $finish, $cookAt + $cook))
+            || null === ($fire = $this->freeAt($fires, $finish + $cook, $cookAt))
+        ) {
             --$cookAt;
         }
         $finishAt = $cookAt + $cook;
         $this->taken[$stirrer][] = [$finishAt, $finishAt + $finish];
         $this->taken[$fire][] = [$cookAt, $finishAt + $finish];
-        $this->step($dish.'-finish', $finish, [$this->fire($fire, $fires, $finish), ['from' => $this->among($stirrer, $cooks), 'units' => 100]]);
+        $this->step($dish.'-finish', $finish, [
+            $this->fire($fire, $fires, $finish),
+            ['from' => $this->among($stirrer, $cooks), 'units' => 100],
+        ]);
         $this->step($dish.'-cook', $cook, [['sameAs' => ['activity' => $dish.'-finish', 'need' => 0]]]);
         $this->link($dish.'-cook', $dish.'-finish', 0, true);
         $this->link($dish.'-finish', $dish.'-up', $end - $finishAt - $finish, $this->random->getInt(0, 1) > 0);
@@ -124,15 +144,23 @@ final class GeneratedKitchen
                 --$from;
             }
             $this->taken[$hand][] = [$from, $from + $length];
-            $this->step("$dish-prepare-$k", $length, [['from' => $this->among($hand, $cooks), 'units' => $this->random->getInt(6, 10) * 10]]);
+            $this->step("$dish-prepare-$k", $length, [
+                ['from' => $this->among($hand, $cooks), 'units' => $this->random->getInt(6, 10) * 10],
+            ]);
             $this->link("$dish-prepare-$k", $dish.'-cook', $cookAt - $from - $length, $this->random->getInt(0, 3) > 2);
         }
         $length = $this->random->getInt(60, 300);
         $this->step($dish.'-soak', $length, []);
         $this->link($dish.'-soak', $dish.'-cook', 0, $this->random->getInt(0, 1) > 0);
         // Taken until it is dished up, and washed before and after.
-        $pot = $this->freeAt($pots, $end + 20 - $cookAt, $cookAt - 4) ?? throw new \LogicException('The known plan has no pot left; there are fewer pots than dishes.');
-        $this->holds[] = ['id' => $dish.'-pot', 'activities' => [$dish.'-cook', $dish.'-finish', $dish.'-up'], 'needs' => [['from' => $this->among($pot, $pots)]]];
+        $pot =
+            $this->freeAt($pots, $end + 20 - $cookAt, $cookAt - 4) ??
+            throw new \LogicException('The known plan has no pot left; there are fewer pots than dishes.');
+        $this->holds[] = [
+            'id' => $dish.'-pot',
+            'activities' => [$dish.'-cook', $dish.'-finish', $dish.'-up'],
+            'needs' => [['from' => $this->among($pot, $pots)]],
+        ];
         $this->taken[$pot][] = [$cookAt - 4, $end + 16];
     }
 
@@ -180,7 +208,11 @@ final class GeneratedKitchen
     /** @param list<array<string, mixed>> $needs */
     private function step(string $id, int $length, array $needs): void
     {
-        $this->activities[] = ['id' => $id, 'duration' => ['min' => intdiv(3 * $length, 4), 'likely' => $length, 'max' => 2 * $length], 'needs' => $needs];
+        $this->activities[] = [
+            'id' => $id,
+            'duration' => ['min' => intdiv(3 * $length, 4), 'likely' => $length, 'max' => 2 * $length],
+            'needs' => $needs,
+        ];
     }
 
     private function link(string $from, string $to, int $gap, bool $tight): void

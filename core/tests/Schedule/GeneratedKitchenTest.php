@@ -44,14 +44,21 @@ final class GeneratedKitchenTest extends TestCase
     {
         foreach ([1, 2, 3] as $seed) {
             [$problem, $optimum] = $this->kitchen($seed, 60);
-            self::assertLessThanOrEqual(1.03 * $optimum, (new Solver())->solve($problem, Budget::milliseconds(1000), 1)->objective, "seed $seed");
+            self::assertLessThanOrEqual(
+                1.03 * $optimum,
+                (new Solver())->solve($problem, Budget::milliseconds(1000), 1)->objective,
+                "seed $seed",
+            );
         }
     }
 
     public function testSameSeedSameAnswer(): void
     {
         [$problem] = $this->kitchen(5, 60);
-        self::assertEquals((new Solver())->solve($problem, Budget::milliseconds(100), 9), (new Solver())->solve($problem, Budget::milliseconds(100), 9));
+        self::assertEquals(
+            (new Solver())->solve($problem, Budget::milliseconds(100), 9),
+            (new Solver())->solve($problem, Budget::milliseconds(100), 9),
+        );
     }
 
     /** Every order of up to five on one machine, each as late or early as it may, is no cheaper than the bound says. */

@@ -72,13 +72,24 @@ final class MovesTest extends TestCase
             return;
         }
         $cost = new Cost($network, $decoder->timeline);
-        $reinsertion = new Reinsertion($network, $groups, Neighbours::of($network, $groups), $decoder, $cost, new Randomizer(new Mt19937($seed)));
+        $reinsertion = new Reinsertion(
+            $network,
+            $groups,
+            Neighbours::of($network, $groups),
+            $decoder,
+            $cost,
+            new Randomizer(new Mt19937($seed)),
+        );
         $start = $cost->now();
         [[$starts, $ends, $chosen], $objective] = $reinsertion->improve(-1, Budget::iterations(80), 0);
         self::assertLessThanOrEqual($start, $objective);
         self::assertSame([], (new Audit())->faults($problem, $this->solution($network, $starts, $ends, $chosen, $objective)));
         $now = $decoder->timeline;
-        self::assertSame([], (new Audit())->faults($problem, $this->solution($network, $now->start, $now->end, $now->chosen, $cost->now())), 'Also what stands at the end, better or not.');
+        self::assertSame(
+            [],
+            (new Audit())->faults($problem, $this->solution($network, $now->start, $now->end, $now->chosen, $cost->now())),
+            'Also what stands at the end, better or not.',
+        );
         self::assertLessThanOrEqual(\count($network->ids), \count(array_filter($now->placed)));
     }
 
@@ -103,7 +114,10 @@ final class MovesTest extends TestCase
             return;
         }
         $t = $decoder->timeline;
-        self::assertSame([], (new Audit())->faults($problem, $this->solution($network, $t->start, $t->end, $t->chosen, (new Cost($network, $t))->now())));
+        self::assertSame(
+            [],
+            (new Audit())->faults($problem, $this->solution($network, $t->start, $t->end, $t->chosen, (new Cost($network, $t))->now())),
+        );
     }
 
     /** A schedule of the same problem can be kept whole. */
@@ -154,10 +168,17 @@ final class MovesTest extends TestCase
      */
     private function solution(Network $network, array $starts, array $ends, array $chosen, int $objective): Solution
     {
-        $names = static fn (int $choice): array => array_map(static fn (int $r): string => $network->resourceIds[$r], $chosen[$choice] ?? []);
+        $names = static fn (int $choice): array => array_map(
+            static fn (int $r): string => $network->resourceIds[$r],
+            $chosen[$choice] ?? [],
+        );
         $placements = $holds = [];
         foreach ($network->ids as $i => $id) {
-            $placements[$id] = new Placement($starts[$i], $ends[$i], array_map(static fn (array $need): array => $names($need[0]), $network->needs[$i]));
+            $placements[$id] = new Placement(
+                $starts[$i],
+                $ends[$i],
+                array_map(static fn (array $need): array => $names($need[0]), $network->needs[$i]),
+            );
         }
         foreach ($network->holdIds as $h => $id) {
             $holds[$id] = array_map(static fn (array $need): array => $names($need[0]), $network->holdNeeds[$h]);

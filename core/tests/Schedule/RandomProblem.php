@@ -28,7 +28,9 @@ final class RandomProblem
         }
         $people = $random->getInt(1, 3);
         for ($i = 0; $i < $people; ++$i) {
-            $resources[] = ['id' => "hand-$i", 'capacity' => 100] + ($chance(40) ? ['calendar' => [[$random->getInt(0, 50), 400], [450, $horizon]]] : []);
+            $resources[] =
+                ['id' => "hand-$i", 'capacity' => 100] +
+                ($chance(40) ? ['calendar' => [[$random->getInt(0, 50), 400], [450, $horizon]]] : []);
         }
         $some = static function (string $kind, int $of) use ($random): array {
             $ids = array_map(static fn (int $i): string => "$kind-$i", range(0, $of - 1));
@@ -40,14 +42,22 @@ final class RandomProblem
         $holds = [];
         for ($i = 0; $i < $count; ++$i) {
             $likely = $chance(10) ? 0 : $random->getInt(1, 45);
-            $activity = ['id' => "a$i", 'duration' => $chance(50) ? $likely : ['min' => intdiv($likely, 2), 'likely' => $likely, 'max' => 2 * $likely], 'needs' => []];
+            $activity = [
+                'id' => "a$i",
+                'duration' => $chance(50) ? $likely : ['min' => intdiv($likely, 2), 'likely' => $likely, 'max' => 2 * $likely],
+                'needs' => [],
+            ];
             if ($chance(60)) {
                 $from = $some('fire', $fires);
                 $activity['needs'][] = ['from' => $from] + ($chance(30) ? ['duration' => [$from[0] => $random->getInt(1, 60)]] : []);
             }
             if ($chance(70)) {
                 $from = $some('hand', $people);
-                $activity['needs'][] = ['from' => $from, 'units' => [20, 30, 75, 100][$random->getInt(0, 3)], 'count' => $chance(15) ? \count($from) : 1];
+                $activity['needs'][] = [
+                    'from' => $from,
+                    'units' => [20, 30, 75, 100][$random->getInt(0, 3)],
+                    'count' => $chance(15) ? \count($from) : 1,
+                ];
             }
             if ($chance(25)) {
                 $activity['due'] = ['at' => $random->getInt(200, 850), 'early' => $random->getInt(0, 5), 'late' => $random->getInt(1, 50)];
@@ -66,15 +76,33 @@ final class RandomProblem
             $list[] = $activity;
             if ($i > 0 && $chance(60)) {
                 $min = $random->getInt(0, 10);
-                $links[] = ['from' => 'a'.$random->getInt(0, $i - 1), 'to' => "a$i", 'min' => $min, 'max' => $chance(45) ? $min + $random->getInt(0, 40) : null, 'type' => ['ES', 'ES', 'ES', 'SS', 'EE', 'SE'][$random->getInt(0, 5)]];
+                $links[] = [
+                    'from' => 'a'.$random->getInt(0, $i - 1),
+                    'to' => "a$i",
+                    'min' => $min,
+                    'max' => $chance(45) ? $min + $random->getInt(0, 40) : null,
+                    'type' => ['ES', 'ES', 'ES', 'SS', 'EE', 'SE'][$random->getInt(0, 5)],
+                ];
             }
         }
         for ($h = 0; $h < intdiv($count, 4); ++$h) {
             $first = $random->getInt(0, $count - 1);
-            $holds[] = ['id' => "run-$h", 'activities' => array_values(array_unique(['a'.$first, 'a'.min($count - 1, $first + $random->getInt(0, 2))])), 'needs' => [['from' => $some('pot', $pots)]]];
+            $holds[] = [
+                'id' => "run-$h",
+                'activities' => array_values(array_unique(['a'.$first, 'a'.min($count - 1, $first + $random->getInt(0, 2))])),
+                'needs' => [['from' => $some('pot', $pots)]],
+            ];
         }
 
-        return ['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, $horizon], 'resources' => $resources, 'activities' => $list, 'links' => $links, 'holds' => $holds,
-            'objective' => $chance(25) ? ['kind' => 'makespan'] : ['kind' => 'just-in-time', 'span' => $random->getInt(0, 2)]];
+        return [
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [0, $horizon],
+            'resources' => $resources,
+            'activities' => $list,
+            'links' => $links,
+            'holds' => $holds,
+            'objective' => $chance(25) ? ['kind' => 'makespan'] : ['kind' => 'just-in-time', 'span' => $random->getInt(0, 2)],
+        ];
     }
 }

@@ -87,17 +87,39 @@ final class ReplanTest extends TestCase
         self::assertSame(SolutionStatus::Feasible, $left->status);
         self::assertLessThanOrEqual($before->objective, $left->objective);
         $whole = $replan->whole($left);
-        self::assertSame([], (new Audit())->faults($problem, new Solution($whole->status, $whole->objective, null, $whole->activities, $whole->holds, 1, [], 0)));
+        self::assertSame(
+            [],
+            (new Audit())->faults(
+                $problem,
+                new Solution($whole->status, $whole->objective, null, $whole->activities, $whole->holds, 1, [], 0),
+            ),
+        );
     }
 
     public function testAStepThatRunsLongPushesOnlyWhatItMust(): void
     {
-        $step = static fn (string $id, int $length, string $fire): array => ['id' => $id, 'duration' => $length, 'needs' => [['from' => [$fire]]]];
-        $problem = $this->problem(['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, 300], 'resources' => [['id' => 'a'], ['id' => 'b']],
-            'activities' => [$step('boil', 30, 'a'), $step('roast', 20, 'a') + ['due' => ['at' => 60, 'early' => 1, 'late' => 5]], $step('fry', 20, 'b') + ['due' => ['at' => 60, 'early' => 1, 'late' => 5]]],
-            'links' => [['from' => 'boil', 'to' => 'roast']]]);
+        $step = static fn (string $id, int $length, string $fire): array => [
+            'id' => $id,
+            'duration' => $length,
+            'needs' => [['from' => [$fire]]],
+        ];
+        $problem = $this->problem([
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [0, 300],
+            'resources' => [['id' => 'a'], ['id' => 'b']],
+            'activities' => [
+                $step('boil', 30, 'a'),
+                $step('roast', 20, 'a') + ['due' => ['at' => 60, 'early' => 1, 'late' => 5]],
+                $step('fry', 20, 'b') + ['due' => ['at' => 60, 'early' => 1, 'late' => 5]],
+            ],
+            'links' => [['from' => 'boil', 'to' => 'roast']],
+        ]);
         $before = (new Solver())->solve($problem, Budget::iterations(20));
-        self::assertSame([10, 40, 40], [$before->activities['boil']->start, $before->activities['roast']->start, $before->activities['fry']->start]);
+        self::assertSame(
+            [10, 40, 40],
+            [$before->activities['boil']->start, $before->activities['roast']->start, $before->activities['fry']->start],
+        );
         // At 41 it boils since 17: it goes on for as long as it needs.
         $replan = Replan::of($problem, $before, new Progress(41, [], ['boil' => 17]));
         $whole = $replan->whole((new Solver())->solve($replan->problem, Budget::iterations(20), 1, $replan->near));
@@ -108,8 +130,14 @@ final class ReplanTest extends TestCase
 
     public function testWhatCanNoLongerBeKeptIsLetGoAndNamed(): void
     {
-        $problem = $this->problem(['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, 300], 'resources' => [],
-            'activities' => [['id' => 'fry', 'duration' => 10], ['id' => 'soak', 'duration' => 10, 'latestEnd' => 40]], 'links' => [['from' => 'fry', 'to' => 'soak', 'max' => 2]]]);
+        $problem = $this->problem([
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [0, 300],
+            'resources' => [],
+            'activities' => [['id' => 'fry', 'duration' => 10], ['id' => 'soak', 'duration' => 10, 'latestEnd' => 40]],
+            'links' => [['from' => 'fry', 'to' => 'soak', 'max' => 2]],
+        ]);
         $before = (new Solver())->solve($problem, Budget::iterations(5));
         $replan = Replan::of($problem, $before, new Progress(60, ['fry' => [5, 15]]));
         self::assertSame(['soak was to end by 40', 'soak was to follow fry within 2'], $replan->letGo);
@@ -119,11 +147,23 @@ final class ReplanTest extends TestCase
 
     public function testAPotJustEmptiedIsWashedBeforeItIsUsedAgain(): void
     {
-        $problem = $this->problem(['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, 300], 'resources' => [['id' => 'pot', 'turnover' => 6]],
-            'activities' => [['id' => 'boil', 'duration' => 10, 'needs' => [['from' => ['pot']]]], ['id' => 'syrup', 'duration' => 10, 'needs' => [['from' => ['pot']]], 'due' => ['at' => 20, 'late' => 5]]], 'links' => [['from' => 'boil', 'to' => 'syrup']]]);
+        $problem = $this->problem([
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [0, 300],
+            'resources' => [['id' => 'pot', 'turnover' => 6]],
+            'activities' => [
+                ['id' => 'boil', 'duration' => 10, 'needs' => [['from' => ['pot']]]],
+                ['id' => 'syrup', 'duration' => 10, 'needs' => [['from' => ['pot']]], 'due' => ['at' => 20, 'late' => 5]],
+            ],
+            'links' => [['from' => 'boil', 'to' => 'syrup']],
+        ]);
         $before = (new Solver())->solve($problem, Budget::iterations(5));
         $replan = Replan::of($problem, $before, new Progress(51, ['boil' => [40, 50]]));
-        self::assertSame(56, $replan->whole((new Solver())->solve($replan->problem, Budget::iterations(5), 1, $replan->near))->activities['syrup']->start);
+        self::assertSame(
+            56,
+            $replan->whole((new Solver())->solve($replan->problem, Budget::iterations(5), 1, $replan->near))->activities['syrup']->start,
+        );
     }
 
     public function testNothingIsDoneInTheFuture(): void

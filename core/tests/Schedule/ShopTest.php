@@ -80,8 +80,14 @@ final class ShopTest extends TestCase
         $jobs = [[0, 5, 1, 5], [1, 5, 0, 5]];
         self::assertNotNull(Shop::of(new Network(self::shop($jobs))));
         self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['objective' => ['kind' => 'just-in-time']]))));
-        self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]]))));
-        self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]]]))));
+        self::assertNull(
+            Shop::of(new Network(self::shop($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]]))),
+        );
+        self::assertNull(
+            Shop::of(
+                new Network(self::shop($jobs, 0, ['holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]]])),
+            ),
+        );
         self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['resources' => [['id' => 'm0', 'capacity' => 2], ['id' => 'm1']]]))));
     }
 
@@ -89,7 +95,16 @@ final class ShopTest extends TestCase
     {
         // The reader refuses these; a problem that is built may still hold them.
         $sound = self::shop([[0, 5, 1, 5]]);
-        $problem = new Problem($sound->horizonStart, $sound->horizonEnd, 60, $sound->resources, $sound->activities, [new Link('j0o0', 'j0o1'), new Link('j0o1', 'j0o0')], [], $sound->objective);
+        $problem = new Problem(
+            $sound->horizonStart,
+            $sound->horizonEnd,
+            60,
+            $sound->resources,
+            $sound->activities,
+            [new Link('j0o0', 'j0o1'), new Link('j0o1', 'j0o0')],
+            [],
+            $sound->objective,
+        );
         self::assertNull(Shop::of(new Network($problem)));
     }
 
@@ -118,6 +133,20 @@ final class ShopTest extends TestCase
             }
         }
 
-        return (new ProblemReader())->read(json_encode(['format' => Problem::FORMAT, 'version' => 1, 'horizon' => [0, 9000], 'resources' => array_values($machines), 'activities' => $activities, 'links' => $links, 'objective' => ['kind' => 'makespan'], ...$change], \JSON_THROW_ON_ERROR));
+        return (new ProblemReader())->read(
+            json_encode(
+                [
+                    'format' => Problem::FORMAT,
+                    'version' => 1,
+                    'horizon' => [0, 9000],
+                    'resources' => array_values($machines),
+                    'activities' => $activities,
+                    'links' => $links,
+                    'objective' => ['kind' => 'makespan'],
+                    ...$change,
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

@@ -24,7 +24,10 @@ final class SlipsTest extends TestCase
     {
         // a 0–10, ten minutes of nothing, b 20–30, due at 45.
         $slips = $this->slips(
-            ['activities' => [['id' => 'a', 'duration' => 10], ['id' => 'b', 'duration' => 10, 'due' => ['at' => 45, 'late' => 1]]], 'links' => [['type' => 'ES', 'from' => 'a', 'to' => 'b', 'min' => 5]]],
+            [
+                'activities' => [['id' => 'a', 'duration' => 10], ['id' => 'b', 'duration' => 10, 'due' => ['at' => 45, 'late' => 1]]],
+                'links' => [['type' => 'ES', 'from' => 'a', 'to' => 'b', 'min' => 5]],
+            ],
             ['a' => [0, 10], 'b' => [20, 30]],
         );
         self::assertSame(['a' => 20, 'b' => 15], $slips);
@@ -33,7 +36,14 @@ final class SlipsTest extends TestCase
     public function testWhoHasTheFireNextWaitsToo(): void
     {
         $slips = $this->slips(
-            ['resources' => [['id' => 'fire']], 'activities' => [['id' => 'a', 'duration' => 10, 'needs' => [['from' => ['fire']]]], ['id' => 'b', 'duration' => 10, 'needs' => [['from' => ['fire']]], 'due' => ['at' => 20, 'late' => 1]], ['id' => 'c', 'duration' => 5]]],
+            [
+                'resources' => [['id' => 'fire']],
+                'activities' => [
+                    ['id' => 'a', 'duration' => 10, 'needs' => [['from' => ['fire']]]],
+                    ['id' => 'b', 'duration' => 10, 'needs' => [['from' => ['fire']]], 'due' => ['at' => 20, 'late' => 1]],
+                    ['id' => 'c', 'duration' => 5],
+                ],
+            ],
             ['a' => [0, 10], 'b' => [10, 20], 'c' => [0, 5]],
         );
         self::assertSame(0, $slips['a'], 'on the critical chain by its fire');

@@ -70,7 +70,10 @@ final class TimelineTest extends TestCase
         self::assertSame($again->chosen, $timeline->chosen);
         self::assertSame([], $timeline->occupants(0, 0, self::HORIZON));
         foreach ($all as $i) {
-            self::assertSame(self::HORIZON - 20, $timeline->latestFit($i, 0, 0, self::HORIZON - 20, $this->choices($network, $timeline, $i)));
+            self::assertSame(
+                self::HORIZON - 20,
+                $timeline->latestFit($i, 0, 0, self::HORIZON - 20, $this->choices($network, $timeline, $i)),
+            );
         }
     }
 
@@ -96,9 +99,23 @@ final class TimelineTest extends TestCase
             }
         }
 
-        return (new ProblemReader())->read(json_encode(['format' => 'feast-ladle/schedule-problem', 'version' => 1, 'horizon' => [0, self::HORIZON],
-            'resources' => [['id' => 'fire', 'turnover' => $random->getInt(0, 3)], ['id' => 'hand', 'capacity' => 100, 'calendar' => [[0, 22], [26, self::HORIZON]]], ['id' => 'pot', 'turnover' => 2]],
-            'activities' => $activities, 'holds' => $holds], \JSON_THROW_ON_ERROR));
+        return (new ProblemReader())->read(
+            json_encode(
+                [
+                    'format' => 'feast-ladle/schedule-problem',
+                    'version' => 1,
+                    'horizon' => [0, self::HORIZON],
+                    'resources' => [
+                        ['id' => 'fire', 'turnover' => $random->getInt(0, 3)],
+                        ['id' => 'hand', 'capacity' => 100, 'calendar' => [[0, 22], [26, self::HORIZON]]],
+                        ['id' => 'pot', 'turnover' => 2],
+                    ],
+                    'activities' => $activities,
+                    'holds' => $holds,
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /** @return array<int, list<int>> the one option of each open choice */
@@ -127,7 +144,11 @@ final class TimelineTest extends TestCase
         foreach ($starts as $i => $start) {
             $activity = $problem->activities[$network->ids[$i]];
             $activities[$activity->id] = $activity;
-            $placements[$activity->id] = new Placement($start, $start + $activity->duration->likely, array_map(static fn ($n): array => $n->from, $activity->needs));
+            $placements[$activity->id] = new Placement(
+                $start,
+                $start + $activity->duration->likely,
+                array_map(static fn ($n): array => $n->from, $activity->needs),
+            );
         }
         $holds = [];
         $uses = [];

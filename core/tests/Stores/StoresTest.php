@@ -27,8 +27,14 @@ final class StoresTest extends TestCase
 
     public function testWhatIsNoLongerGoodThatDayIsBought(): void
     {
-        self::assertSame(0.0, $this->line('sugar', 1800, ['pantry' => [['what' => 'sugar', 'grams' => 5000, 'until' => '2031-11-14']]])->onHandGrams);
-        self::assertSame(5000.0, $this->line('sugar', 1800, ['pantry' => [['what' => 'sugar', 'grams' => 5000, 'until' => '2031-11-15']]])->onHandGrams);
+        self::assertSame(
+            0.0,
+            $this->line('sugar', 1800, ['pantry' => [['what' => 'sugar', 'grams' => 5000, 'until' => '2031-11-14']]])->onHandGrams,
+        );
+        self::assertSame(
+            5000.0,
+            $this->line('sugar', 1800, ['pantry' => [['what' => 'sugar', 'grams' => 5000, 'until' => '2031-11-15']]])->onHandGrams,
+        );
     }
 
     public function testEnoughInTheHouseBuysNothing(): void
@@ -62,19 +68,34 @@ final class StoresTest extends TestCase
     {
         $planner = new QuantityPlanner(Shipped::larder());
         $made = $planner->plan(Shipped::templeFeast(), Shipped::temple());
-        $ready = $planner->plan(Shipped::templeFeast(), $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 20000]]], 'tamarind-ghat'));
+        $ready = $planner->plan(
+            Shipped::templeFeast(),
+            $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 20000]]], 'tamarind-ghat'),
+        );
         self::assertArrayHasKey('base-jaggery-syrup', $made->dishes);
         self::assertArrayNotHasKey('base-jaggery-syrup', $ready->dishes);
-        $jaggery = static fn (Quantities $q): array => array_values(array_filter($q->stores, static fn (StoreLine $l): bool => 'jaggery' === $l->ingredient->id))[0]->byDish;
+        $jaggery = static fn (Quantities $q): array => array_values(
+            array_filter($q->stores, static fn (StoreLine $l): bool => 'jaggery' === $l->ingredient->id),
+        )[0]->byDish;
         self::assertArrayHasKey('base-jaggery-syrup', $jaggery($made));
         self::assertArrayNotHasKey('base-jaggery-syrup', $jaggery($ready));
-        $part = $planner->plan(Shipped::templeFeast(), $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 2000]]], 'tamarind-ghat'));
-        self::assertEqualsWithDelta($made->dishes['base-jaggery-syrup']->demand->total - 2000, $part->dishes['base-jaggery-syrup']->demand->total, 1);
+        $part = $planner->plan(
+            Shipped::templeFeast(),
+            $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 2000]]], 'tamarind-ghat'),
+        );
+        self::assertEqualsWithDelta(
+            $made->dishes['base-jaggery-syrup']->demand->total - 2000,
+            $part->dishes['base-jaggery-syrup']->demand->total,
+            1,
+        );
     }
 
     public function testThePlanGoesOnWithABaseThatStandsReady(): void
     {
-        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 20000]]], 'tamarind-ghat'));
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(
+            Shipped::templeFeast(),
+            $this->kitchen(['pantry' => [['what' => 'jaggery-syrup', 'grams' => 20000]]], 'tamarind-ghat'),
+        );
         self::assertSame([], $plan->obstacles);
     }
 
@@ -90,7 +111,7 @@ final class StoresTest extends TestCase
         self::assertEqualsWithDelta($minutes, array_sum(array_map(static fn ($f): float => $f->minutes, $fuel)), 1e-6);
         foreach ($fuel as $fire) {
             // A domestic ring burns at most a quarter of a kilogram of gas an hour.
-            self::assertLessThan(0.25 * $fire->minutes / 60, $fire->amount);
+            self::assertLessThan((0.25 * $fire->minutes) / 60, $fire->amount);
             self::assertGreaterThan(0, $fire->amount);
         }
     }
@@ -98,7 +119,12 @@ final class StoresTest extends TestCase
     /** @param array<string, mixed> $change */
     private function line(string $ingredient, float $grams, array $change = []): StoreLine
     {
-        return StoresList::from(['a' => [$ingredient => $grams]], Shipped::larder(), $this->kitchen($change), new \DateTimeImmutable('2031-11-15 18:00'))[0];
+        return StoresList::from(
+            ['a' => [$ingredient => $grams]],
+            Shipped::larder(),
+            $this->kitchen($change),
+            new \DateTimeImmutable('2031-11-15 18:00'),
+        )[0];
     }
 
     /** @param array<string, mixed> $change */

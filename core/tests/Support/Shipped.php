@@ -59,7 +59,9 @@ final class Shipped
     {
         $document = self::document('feasts/boat-lamp');
 
-        return (new FeastReader(self::temple(), self::shelf()))->read(json_encode(null === $change ? $document : $change($document), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
+        return (new FeastReader(self::temple(), self::shelf()))->read(
+            json_encode(null === $change ? $document : $change($document), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        );
     }
 
     public static function bellYard(): Kitchen

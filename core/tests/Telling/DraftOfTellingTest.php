@@ -18,30 +18,34 @@ use PHPUnit\Framework\TestCase;
 final class DraftOfTellingTest extends TestCase
 {
     private const WRITTEN = <<<'TEXT'
-        Harvest pudding
-        A pudding for the evening.
+    Harvest pudding
+    A pudding for the evening.
 
-        Ingredients
-        1 cup broken wheat
-        3 tbsp ghee
-        4 cups (600 ml) water
-        3 cups milk
-        1 1/2 cups jaggery, grated
-        1/2 tsp cardamom powder
-        a few cashews
-        salt to taste
-        1 cup moonbeams
+    Ingredients
+    1 cup broken wheat
+    3 tbsp ghee
+    4 cups (600 ml) water
+    3 cups milk
+    1 1/2 cups jaggery, grated
+    1/2 tsp cardamom powder
+    a few cashews
+    salt to taste
+    1 cup moonbeams
 
-        Method
-        1. Roast the broken wheat in ghee on a low flame for 8 minutes, stirring all the time.
-        2. Add the water and cook for 25 minutes, stirring now and then. It will look thin.
-        3. Pour in the milk and simmer for 15 minutes.
-        4. Melt the jaggery in a little water and strain it.
-        5. Switch off the gas, add the jaggery syrup and the cardamom and mix well.
-        6. Fry the cashews in ghee till golden. Garnish with the fried cashews and serve.
-        TEXT;
+    Method
+    1. Roast the broken wheat in ghee on a low flame for 8 minutes, stirring all the time.
+    2. Add the water and cook for 25 minutes, stirring now and then. It will look thin.
+    3. Pour in the milk and simmer for 15 minutes.
+    4. Melt the jaggery in a little water and strain it.
+    5. Switch off the gas, add the jaggery syrup and the cardamom and mix well.
+    6. Fry the cashews in ghee till golden. Garnish with the fried cashews and serve.
+    TEXT;
 
-    private const TOLD = 'So for the kesari what my aunt does, you take one cup of semolina and roast it in half a cup of ghee on a slow fire, never stop stirring, till it smells nice. Meanwhile in another pot you boil two and a half cups of water with double the sugar. Then pour the boiling water over the roasted semolina, little by little, stirring fast. Keep stirring until it leaves the sides of the pan. Add a pinch of saffron. Tip it into a greased tray and level it. Cut into diamonds when it is set.';
+    private const TOLD = 'So for the kesari what my aunt does, you take one cup of semolina and roast it in half a cup of ghee on a '
+        .'slow fire, never stop stirring, till it smells nice. Meanwhile in another pot you boil two and a half cups of water with '
+        .'double the sugar. Then pour the boiling water over the roasted semolina, little by little, stirring fast. Keep stirring '
+        .'until it leaves the sides of the pan. Add a pinch of saffron. Tip it into a greased tray and level it. Cut into diamonds '
+        .'when it is set.';
 
     public function testAWrittenRecipeBecomesAFlowThatReads(): void
     {
@@ -49,7 +53,10 @@ final class DraftOfTellingTest extends TestCase
         $recipe = $this->read($told);
         self::assertSame('Harvest pudding', $recipe->name);
         self::assertSame('A pudding for the evening.', $recipe->summary);
-        self::assertSame(['roast', 'simmer', 'simmer-2', 'strain', 'mix-in', 'fry-garnish', 'garnish'], array_map(static fn ($d): mixed => $d['id'], $told->draft->steps()));
+        self::assertSame(
+            ['roast', 'simmer', 'simmer-2', 'strain', 'mix-in', 'fry-garnish', 'garnish'],
+            array_map(static fn ($d): mixed => $d['id'], $told->draft->steps()),
+        );
         self::assertSame(['simmer-2', 'strain'], $recipe->step('mix-in')->sources(), 'the strained jaggery goes into the pot');
         self::assertSame('simmer-2', $recipe->step('mix-in')->vessel?->continues);
         self::assertSame([], $recipe->step('strain')->sources(), 'melting jaggery begins something of its own');
@@ -102,7 +109,17 @@ final class DraftOfTellingTest extends TestCase
     public function testAnyTextGivesADraftThatReadsOrIsRefused(): void
     {
         mt_srand(20311115);
-        $pieces = [...explode('. ', self::TOLD), ...explode("\n", self::WRITTEN), '<b>Fry</b> & stir', 'Add -3 cups of sugar', '½ cup', 'Serve', "\u{202e}tricks", '1/0 cup ghee', 'Boil 99999999999 kg milk.'];
+        $pieces = [
+            ...explode('. ', self::TOLD),
+            ...explode("\n", self::WRITTEN),
+            '<b>Fry</b> & stir',
+            'Add -3 cups of sugar',
+            '½ cup',
+            'Serve',
+            "\u{202e}tricks",
+            '1/0 cup ghee',
+            'Boil 99999999999 kg milk.',
+        ];
         for ($i = 0; $i < 200; ++$i) {
             shuffle($pieces);
             $text = implode("\n", \array_slice($pieces, 0, mt_rand(1, 14)));

@@ -47,7 +47,10 @@ final class LineReaderTest extends TestCase
 
     public function testTheCorpusIsReadRightOrMarkedAsAGuess(): void
     {
-        /** @var list<array{line: string, from: float|int|null, to: float|int|null, unit: string|null, ingredient: string|null, grams: float|int|null}> $corpus */
+        /**
+         * @var list<array{line: string, from: float|int|null, to: float|int|null, unit: string|null, ingredient:
+         *     string|null, grams: float|int|null}> $corpus
+         */
         $corpus = json_decode((string) file_get_contents(__DIR__.'/ingredient-lines.json'), true, 16, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(80, \count($corpus));
         $reader = new LineReader(Shipped::larder(), 240);
@@ -55,10 +58,15 @@ final class LineReaderTest extends TestCase
         $wrong = [];
         foreach ($corpus as $expected) {
             $line = $reader->read($expected['line']);
-            foreach ([
-                'from' => [$expected['from'], $line->quantity?->from], 'to' => [$expected['to'], $line->quantity?->to], 'unit' => [$expected['unit'], $line->unit?->value],
-                'ingredient' => [$expected['ingredient'], $line->ingredient?->id], 'grams' => [$expected['grams'], $line->grams],
-            ] as $field => [$want, $got]) {
+            foreach (
+                [
+                    'from' => [$expected['from'], $line->quantity?->from],
+                    'to' => [$expected['to'], $line->quantity?->to],
+                    'unit' => [$expected['unit'], $line->unit?->value],
+                    'ingredient' => [$expected['ingredient'], $line->ingredient?->id],
+                    'grams' => [$expected['grams'], $line->grams],
+                ] as $field => [$want, $got]
+            ) {
                 ++$fields;
                 $same = is_numeric($want) && is_numeric($got) ? abs($want - $got) < 0.011 + 0.001 * $want : $want === $got;
                 $right += $same || [] !== $line->guesses ? 1 : 0;
@@ -67,7 +75,11 @@ final class LineReaderTest extends TestCase
                 }
             }
         }
-        self::assertGreaterThanOrEqual(0.95, $right / $fields, \sprintf("%.1f %% of %d fields right or marked\n%s", 100 * $right / $fields, $fields, implode("\n", $wrong)));
+        self::assertGreaterThanOrEqual(
+            0.95,
+            $right / $fields,
+            \sprintf("%.1f %% of %d fields right or marked\n%s", (100 * $right) / $fields, $fields, implode("\n", $wrong)),
+        );
         self::assertSame([], $wrong, 'Lines that were once read right.');
     }
 

@@ -18,7 +18,10 @@ final class SentenceReaderTest extends TestCase
     /** The expected fields were written down from the sentences before there was a reader. */
     public function testTheCorpusIsReadRightOrMarkedAsAGuess(): void
     {
-        /** @var list<array{sentence: string, process: string, attention: string, vessel: string|null, flame: string, minutes: list<float|int>|null, target: string|null}> $corpus */
+        /**
+         * @var list<array{sentence: string, process: string, attention: string, vessel: string|null, flame: string, minutes:
+         *     list<float|int>|null, target: string|null}> $corpus
+         */
         $corpus = json_decode((string) file_get_contents(__DIR__.'/step-sentences.json'), true, 16, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(40, \count($corpus));
         $reader = new SentenceReader(Shipped::larder(), 240);
@@ -26,10 +29,16 @@ final class SentenceReaderTest extends TestCase
         $wrong = [];
         foreach ($corpus as $expected) {
             $read = $reader->read($expected['sentence']);
-            foreach ([
-                'process' => [$expected['process'], $read->process->value], 'attention' => [$expected['attention'], $read->attention->value], 'vessel' => [$expected['vessel'], $read->vessel?->value],
-                'flame' => [$expected['flame'], $read->flame->value], 'minutes' => [$expected['minutes'], $read->minutes], 'target' => [$expected['target'], self::told($read->target)],
-            ] as $field => [$wanted, $found]) {
+            foreach (
+                [
+                    'process' => [$expected['process'], $read->process->value],
+                    'attention' => [$expected['attention'], $read->attention->value],
+                    'vessel' => [$expected['vessel'], $read->vessel?->value],
+                    'flame' => [$expected['flame'], $read->flame->value],
+                    'minutes' => [$expected['minutes'], $read->minutes],
+                    'target' => [$expected['target'], self::told($read->target)],
+                ] as $field => [$wanted, $found]
+            ) {
                 ++$fields;
                 if ($wanted == $found) {
                     ++$right;
@@ -40,7 +49,16 @@ final class SentenceReaderTest extends TestCase
                 }
             }
         }
-        fwrite(\STDERR, \sprintf("\n%d step sentences: %.1f %% of %d fields right, %.1f %% wrong but marked as a guess\n", \count($corpus), 100 * $right / $fields, $fields, 100 * $guessed / $fields));
+        fwrite(
+            \STDERR,
+            \sprintf(
+                "\n%d step sentences: %.1f %% of %d fields right, %.1f %% wrong but marked as a guess\n",
+                \count($corpus),
+                (100 * $right) / $fields,
+                $fields,
+                (100 * $guessed) / $fields,
+            ),
+        );
         self::assertGreaterThanOrEqual(0.95, ($right + $guessed) / $fields, implode("\n", $wrong));
         self::assertGreaterThanOrEqual(0.9, $right / $fields, 'guesses alone are no reading');
     }
@@ -78,8 +96,14 @@ final class SentenceReaderTest extends TestCase
     /** @return iterable<string, array{string, array<string, float>}> sentence, grams by ingredient */
     public static function amounts(): iterable
     {
-        yield 'inside a sentence' => ['Cook it with half a cup of water and 200 g of sugar till sticky.', ['water' => 120.0, 'sugar' => 200.0]];
-        yield 'spoken' => ['So you take one cup of semolina, and then about two spoons, no, two tablespoons of ghee.', ['semolina' => 168.0, 'ghee' => 27.0]];
+        yield 'inside a sentence' => [
+            'Cook it with half a cup of water and 200 g of sugar till sticky.',
+            ['water' => 120.0, 'sugar' => 200.0],
+        ];
+        yield 'spoken' => [
+            'So you take one cup of semolina, and then about two spoons, no, two tablespoons of ghee.',
+            ['semolina' => 168.0, 'ghee' => 27.0],
+        ];
         yield 'double of something' => ['Take 1 cup of semolina and double the sugar.', ['semolina' => 168.0, 'sugar' => 408.0]];
         yield 'no amounts' => ['Fry for 10 minutes on both sides, 8 at a time, till two string.', []];
         yield 'counted things' => ['Lay them on two banana leaves.', ['banana-leaf' => 300.0]];

@@ -39,7 +39,11 @@ final class LeavingOutTest extends TestCase
     public function testWhatAStepWorksOnIsTakenAsItCame(): void
     {
         $document = Shipped::document('recipes/basundi');
-        $recipe = (new RecipeReader(Shipped::larder()))->read(Document::changed($document, ['/steps/6/may' => true, '/steps/7/ties/0/max' => 20]), new Choices(leftOut: ['cool']), Shipped::shelf());
+        $recipe = (new RecipeReader(Shipped::larder()))->read(
+            Document::changed($document, ['/steps/6/may' => true, '/steps/7/ties/0/max' => 20]),
+            new Choices(leftOut: ['cool']),
+            Shipped::shelf(),
+        );
 
         self::assertArrayNotHasKey('cool', $recipe->steps);
         self::assertSame(['sweeten'], $recipe->step('chill')->sources());
@@ -99,7 +103,11 @@ final class LeavingOutTest extends TestCase
     public static function faults(): iterable
     {
         yield 'the last step' => [['/steps/8/may' => true], '/steps/8/may', 'last step'];
-        yield 'what brings several together' => [['/steps/5/takes/4' => ['from' => 'boil'], '/steps/5/may' => true], '/steps/5/may', 'several things together'];
+        yield 'what brings several together' => [
+            ['/steps/5/takes/4' => ['from' => 'boil'], '/steps/5/may' => true],
+            '/steps/5/may',
+            'several things together',
+        ];
         yield 'a loss without leave' => [['/steps/5/loses' => 'sweetness'], '/steps/5/loses', 'Say "may" too'];
         yield 'neither yes nor no' => [['/steps/5/may' => 'perhaps'], '/steps/5/may', 'true or false'];
     }
@@ -109,7 +117,10 @@ final class LeavingOutTest extends TestCase
     public function testWhatCanNotBeLeftOutIsRefused(array $changes, string $pointer, string $says): void
     {
         try {
-            (new RecipeReader(Shipped::larder()))->readEvery(Document::changed(Shipped::document('recipes/basundi'), $changes), Shipped::shelf());
+            (new RecipeReader(Shipped::larder()))->readEvery(
+                Document::changed(Shipped::document('recipes/basundi'), $changes),
+                Shipped::shelf(),
+            );
             self::fail('The fault was not noticed.');
         } catch (FaultyDocument $faulty) {
             self::assertContains($pointer, array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults), $faulty->getMessage());
@@ -131,12 +142,20 @@ final class LeavingOutTest extends TestCase
     {
         $planner = new FeastPlanner(Shipped::larder());
         $with = $planner->plan(Shipped::templeFeast(), Shipped::temple());
-        $without = $planner->plan(Shipped::templeFeast(static function (array $document): array {
-            \assert(\is_array($document['dishes']));
-            $document['dishes'] = array_map(static fn (mixed $dish): mixed => \is_array($dish) && 'pulse-coconut-pudding' === $dish['recipe'] ? [...$dish, 'leftOut' => ['garnish']] : $dish, $document['dishes']);
+        $without = $planner->plan(
+            Shipped::templeFeast(static function (array $document): array {
+                \assert(\is_array($document['dishes']));
+                $document['dishes'] = array_map(
+                    static fn (mixed $dish): mixed => \is_array($dish) && 'pulse-coconut-pudding' === $dish['recipe']
+                        ? [...$dish, 'leftOut' => ['garnish']]
+                        : $dish,
+                    $document['dishes'],
+                );
 
-            return $document;
-        }), Shipped::temple());
+                return $document;
+            }),
+            Shipped::temple(),
+        );
 
         self::assertTrue($without->isOnTime());
         self::assertNotContains('garnish', array_map(static fn ($s): string => $s->key->step, $without->steps));

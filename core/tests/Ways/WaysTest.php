@@ -60,8 +60,17 @@ final class WaysTest extends TestCase
 
     public function testARoastDialMovesTheTimeAndAFirmDialTheTarget(): void
     {
-        self::assertEqualsWithDelta(12 * 1.2, Shipped::recipe('pineapple-kesari', new Choices([], ['roast' => 1.2]))->step('roast')->time->likelyMinutes, 1e-9);
-        self::assertEqualsWithDelta(0.5 / 1.25, Shipped::recipe('basundi', new Choices([], ['firm' => 1.25]))->step('reduce')->target->value, 1e-9, 'firmer is reduced further');
+        self::assertEqualsWithDelta(
+            12 * 1.2,
+            Shipped::recipe('pineapple-kesari', new Choices([], ['roast' => 1.2]))->step('roast')->time->likelyMinutes,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            0.5 / 1.25,
+            Shipped::recipe('basundi', new Choices([], ['firm' => 1.25]))->step('reduce')->target->value,
+            1e-9,
+            'firmer is reduced further',
+        );
     }
 
     public function testWithoutDairyEveryMilkBowlIsReplacedAndWhatTheOtherCanNotStandIsSaid(): void
@@ -72,7 +81,13 @@ final class WaysTest extends TestCase
         self::assertSame(['ghee'], array_values(array_unique(array_map(static fn (Swap $s): string => $s->ingredient, $recipe->swaps))));
 
         $milk = Shipped::recipe('sago-milk', new Choices([], [], [Without::Dairy]));
-        $said = implode(' ', array_map(static fn ($f): string => $f->reasonText().' '.$f->adviceText(), (new RecipeChecker(Shipped::larder()))->check($milk)));
+        $said = implode(
+            ' ',
+            array_map(
+                static fn ($f): string => $f->reasonText().' '.$f->adviceText(),
+                (new RecipeChecker(Shipped::larder()))->check($milk),
+            ),
+        );
         self::assertStringContainsString('must not boil', $said);
         self::assertStringContainsString('Oat milk splits above 92 °C; here it reaches 99 °C', $said);
     }
@@ -80,7 +95,10 @@ final class WaysTest extends TestCase
     public function testWhatNothingReplacesIsAnError(): void
     {
         $recipe = Shipped::recipe('milk-solids-balls', new Choices([], [], [Without::Dairy]));
-        $said = array_map(static fn ($f): string => $f->severity->value.' '.$f->reasonText(), (new RecipeChecker(Shipped::larder()))->check($recipe));
+        $said = array_map(
+            static fn ($f): string => $f->severity->value.' '.$f->reasonText(),
+            (new RecipeChecker(Shipped::larder()))->check($recipe),
+        );
         self::assertContains('error Nothing is known that replaces Milk solids, fresh without dairy.', $said);
     }
 
@@ -88,22 +106,66 @@ final class WaysTest extends TestCase
     public static function faults(): iterable
     {
         yield 'a condition on no school' => [['/steps/2/when' => ['weather' => 'wet']], '/steps/2/when/weather', 'no school "weather"'];
-        yield 'a condition on no option' => [['/steps/2/when' => ['milk' => 'dusty']], '/steps/2/when/milk', 'has no option "dusty"; it has: slow, tinned, ground'];
-        yield 'a school with one option' => [['/schools/0/options' => [['id' => 'slow', 'name' => 'Slow', 'why' => 'So.']]], '/schools/0/options', 'at least 2 items'];
-        yield 'a fault that only one school meets' => [['/steps/4/takes/0/from' => 'nowhere'], '/steps/4/takes/0/from', 'no step "nowhere"'];
+        yield 'a condition on no option' => [
+            ['/steps/2/when' => ['milk' => 'dusty']],
+            '/steps/2/when/milk',
+            'has no option "dusty"; it has: slow, tinned, ground',
+        ];
+        yield 'a school with one option' => [
+            ['/schools/0/options' => [['id' => 'slow', 'name' => 'Slow', 'why' => 'So.']]],
+            '/schools/0/options',
+            'at least 2 items',
+        ];
+        yield 'a fault that only one school meets' => [
+            ['/steps/4/takes/0/from' => 'nowhere'],
+            '/steps/4/takes/0/from',
+            'no step "nowhere"',
+        ];
         yield 'an unknown field in a variant' => [['/steps/0/variants/0/flaem' => 'low'], '/steps/0/variants/0/flaem', 'no field "flaem"'];
         yield 'a dial that moves no step' => [['/dials/0/moves/0/step' => 'nowhere'], '/dials/0/moves/0/step', 'no step "nowhere"'];
         yield 'a dial beyond reason' => [['/dials/0/most' => 30], '/dials/0/most', 'from 1 to 3'];
-        yield 'a base nobody has' => [['/steps/5/takes/1' => ['base' => 'moon-syrup', 'grams' => 100]], '/steps/5/takes/1/base', 'no recipe "moon-syrup"'];
-        yield 'a base that is a dish' => [['/steps/5/takes/1' => ['base' => 'jalebi', 'grams' => 100]], '/steps/5/takes/1/base', 'not a base'];
-        yield 'its own base' => [['/steps/5/takes/1' => ['base' => 'basundi', 'grams' => 100]], '/steps/5/takes/1/base', 'no recipe "basundi"'];
-        yield 'outputs that do not add up' => [['/steps/0/outputs' => [['id' => 'a', 'share' => 0.5], ['id' => 'b', 'share' => 0.2]]], '/steps/0/outputs', '70 %, not 100'];
-        yield 'an output nobody names' => [['/steps/0/outputs' => [['id' => 'a', 'share' => 0.5], ['id' => 'b', 'share' => 0.5]]], '/steps/1/takes/0/from', 'say which "output": a, b'];
+        yield 'a base nobody has' => [
+            ['/steps/5/takes/1' => ['base' => 'moon-syrup', 'grams' => 100]],
+            '/steps/5/takes/1/base',
+            'no recipe "moon-syrup"',
+        ];
+        yield 'a base that is a dish' => [
+            ['/steps/5/takes/1' => ['base' => 'jalebi', 'grams' => 100]],
+            '/steps/5/takes/1/base',
+            'not a base',
+        ];
+        yield 'its own base' => [
+            ['/steps/5/takes/1' => ['base' => 'basundi', 'grams' => 100]],
+            '/steps/5/takes/1/base',
+            'no recipe "basundi"',
+        ];
+        yield 'outputs that do not add up' => [
+            ['/steps/0/outputs' => [['id' => 'a', 'share' => 0.5], ['id' => 'b', 'share' => 0.2]]],
+            '/steps/0/outputs',
+            '70 %, not 100',
+        ];
+        yield 'an output nobody names' => [
+            ['/steps/0/outputs' => [['id' => 'a', 'share' => 0.5], ['id' => 'b', 'share' => 0.5]]],
+            '/steps/1/takes/0/from',
+            'say which "output": a, b',
+        ];
         yield 'an output that is not there' => [['/steps/1/takes/0/output' => 'cream'], '/steps/1/takes/0/output', 'no output "cream"'];
         yield 'a mark at no time' => [['/steps/0/marks' => [['do' => 'stir']]], '/steps/0/marks/0', 'a minute or a sign'];
-        yield 'warmth that can not be' => [['/steps/1/takes/0/wants' => ['least' => 80, 'most' => 40]], '/steps/1/takes/0/wants', 'can\'t both be'];
-        yield 'loads that say no load' => [['/steps/8/time' => ['grows' => 'load', 'minutes' => [1, 2, 3]]], '/steps/8/time', 'what one holds'];
-        yield 'a depth without a tray' => [['/steps/6/target' => ['kind' => 'depth', 'value' => 20], '/steps/6/time' => ['grows' => 'fixed', 'minutes' => [1, 2, 3]]], '/steps/6/target', 'needs a tray'];
+        yield 'warmth that can not be' => [
+            ['/steps/1/takes/0/wants' => ['least' => 80, 'most' => 40]],
+            '/steps/1/takes/0/wants',
+            'can\'t both be',
+        ];
+        yield 'loads that say no load' => [
+            ['/steps/8/time' => ['grows' => 'load', 'minutes' => [1, 2, 3]]],
+            '/steps/8/time',
+            'what one holds',
+        ];
+        yield 'a depth without a tray' => [
+            ['/steps/6/target' => ['kind' => 'depth', 'value' => 20], '/steps/6/time' => ['grows' => 'fixed', 'minutes' => [1, 2, 3]]],
+            '/steps/6/target',
+            'needs a tray',
+        ];
     }
 
     /** @param array<string, mixed> $changes */
@@ -111,7 +173,10 @@ final class WaysTest extends TestCase
     public function testAFaultInAnyWayIsAFaultOfTheDocument(array $changes, string $pointer, string $says): void
     {
         try {
-            (new RecipeReader(Shipped::larder()))->readEvery(Document::changed(Shipped::document('recipes/basundi'), $changes), Shipped::shelf());
+            (new RecipeReader(Shipped::larder()))->readEvery(
+                Document::changed(Shipped::document('recipes/basundi'), $changes),
+                Shipped::shelf(),
+            );
             self::fail('The fault was not noticed.');
         } catch (FaultyDocument $faulty) {
             self::assertContains($pointer, array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults), $faulty->getMessage());
