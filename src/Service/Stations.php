@@ -24,8 +24,8 @@ final readonly class Stations
     }
 
     /**
-     * @return list<array{route: string, name: string, own: string, state: string, values: array<string, int>, unsettled:
-     *     bool, under: array<string, string>}>
+     * @return list<array{route: string, name: string, own: string, state: string, values: array<string, int>,
+     *     unsettled: bool, under: array<string, string>}>
      */
     public function of(OpenFeast $open, Plan $plan): array
     {

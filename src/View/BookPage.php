@@ -11,8 +11,8 @@ use FeastLadle\Document\Node;
 /**
  * The recipe book at a glance.
  *
- * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, dials: int, steps:
- *     int, revision: int}
+ * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, dials: int,
+ *     steps: int, revision: int}
  */
 final readonly class BookPage
 {

@@ -21,8 +21,8 @@ use Symfony\Component\Uid\Uuid;
 /**
  * The board of the cooking day: for each person what to do now and what comes next; what stands by itself; what is done.
  *
- * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>, cuts:
- *     list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
+ * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>,
+ *     cuts: list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
  */
 final readonly class CookBoard
 {
@@ -33,9 +33,9 @@ final readonly class CookBoard
     }
 
     /**
-     * @return array{version: int, now: \DateTimeImmutable, begun: bool, people: list<array{id: string, name: string, now:
-     *     list<Card>, next: list<PlannedStep>}>, alone: list<Card>, done: list<array{step: PlannedStep, client: string, at:
-     *     \DateTimeImmutable}>, left: int}
+     * @return array{version: int, now: \DateTimeImmutable, begun: bool, people: list<array{id: string, name: string,
+     *     now: list<Card>, next: list<PlannedStep>}>, alone: list<Card>, done: list<array{step: PlannedStep, client: string,
+     *     at: \DateTimeImmutable}>, left: int}
      */
     public function of(OpenFeast $open, Plan $plan): array
     {

@@ -12,8 +12,8 @@ use FeastLadle\Measure\AmountWriter;
 /**
  * A draft as a map of steps and streams that can be touched: drawn from the document as it stands, sound or not.
  *
- * @phpstan-type MapNode array{index: int, id: string, x: float, y: float, w: float, h: float, lines: list<string>, grams:
- *     string, flame: bool, faulty: bool, open: bool, result: bool}
+ * @phpstan-type MapNode array{index: int, id: string, x: float, y: float, w: float, h: float, lines: list<string>,
+ *     grams: string, flame: bool, faulty: bool, open: bool, result: bool}
  * @phpstan-type MapStream array{path: string, width: float, x: float, y: float}
  */
 final class DraftMap

@@ -16,8 +16,8 @@ use FeastLadle\Recipe\Recipe;
  * A recipe as streams that meet in vessels: time runs to the right, each vessel keeps its height, a stream is as thick as
  * what flows in it is heavy.
  *
- * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int, attention:
- *     string, vessel: string, grams: string, bowls: list<string>}
+ * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int,
+ *     attention: string, vessel: string, grams: string, bowls: list<string>}
  * @phpstan-type Stream array{path: string, width: float, label: string, x: float, y: float}
  */
 final class FlowDrawing

@@ -11,8 +11,8 @@ use FeastLadle\Planning\Plan;
 /**
  * How many fires and hands are at work through the day, against what there is; hours in which nothing happens are left out.
  *
- * @phpstan-type Curve array{name: string, most: float, unit: string, needs: string, has: string, peak: float, peakAt:
- *     \DateTimeImmutable|null, levels: list<array{y: float, label: string}>}
+ * @phpstan-type Curve array{name: string, most: float, unit: string, needs: string, has: string, peak: float,
+ *     peakAt: \DateTimeImmutable|null, levels: list<array{y: float, label: string}>}
  */
 final class LoadDrawing
 {

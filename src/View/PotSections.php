@@ -15,9 +15,9 @@ use FeastLadle\Vessel\Lifting;
 /**
  * Vessels drawn in section, all to one scale: outline, contents at the fullest moment, the limit, and the level of each step.
  *
- * @phpstan-type Drawn array{run: string, title: string, vessel: string, several: int, width: float, height: float, outline:
- *     string, contents: string, limitY: float, limitHalf: float, levels: list<array{y: float, half: float, step: string, volume:
- *     float}>, fullest: string, fullestMl: float, brimMl: float, percent: float, limitPercent: float, limitReason: string,
+ * @phpstan-type Drawn array{run: string, title: string, vessel: string, several: int, width: float, height: float,
+ *     outline: string, contents: string, limitY: float, limitHalf: float, levels: list<array{y: float, half: float, step: string,
+ *     volume: float}>, fullest: string, fullestMl: float, brimMl: float, percent: float, limitPercent: float, limitReason: string,
  *     reason: string, fat: float|null, perLoad: int|null, loads: int|null, wish: string, options: array<string, string>,
  *     moments: list<array{label: string, contents: string, volume: float, depth: float, celsius: float, kg: float}>, shown: int,
  *     lift: string, liftKg: float, others: list<array{vessel: string, batches: int, minutes: int, chosen: bool}>}

@@ -45,9 +45,9 @@ final class RunSheetChart
     /**
      * @param array<string, StepPlace> $places by activity
      *
-     * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>, ticks:
-     *     list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>, folds:
-     *     list<array{x: float, w: float, label: string}>}
+     * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>,
+     *     ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>,
+     *     folds: list<array{x: float, w: float, label: string}>}
      */
     public function draw(Plan $plan, OpenFeast $open, RunSheetSide $side = RunSheetSide::All, array $places = []): array
     {

@@ -29,8 +29,8 @@ final readonly class StepPage
     }
 
     /**
-     * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>, cautions:
-     *     list<Caution>, around: Around}|null null when the plan has no such step
+     * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>,
+     *     cautions: list<Caution>, around: Around}|null null when the plan has no such step
      */
     public function of(string $id, Plan $plan, OpenFeast $open): ?array
     {

@@ -12,8 +12,8 @@ use FeastLadle\Planning\Quantities;
 /**
  * The stores as a list to shop by, place by place.
  *
- * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string, have:
- *     float|null, until: string, buy: int, pack: string, loose: bool, short: array{need: string, there: string, lacks: string,
+ * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string,
+ *     have: float|null, until: string, buy: int, pack: string, loose: bool, short: array{need: string, there: string, lacks: string,
  *     pack: string}, left: string, price: float|null, cost: float|null, getOn: \DateTimeImmutable, lead: int, inSeason: bool,
  *     dishes: list<array{letter: string, name: string, amount: string}>}
  */

@@ -12,8 +12,8 @@ use FeastLadle\Planning\PlannedStep;
  * The kitchen from above, minute by minute: what stands on each fire, how full, who is at it; what stands beside. One frame for
  * every moment at which something changes.
  *
- * @phpstan-type Fire array{name: string, x: float, r: float, ring: float, items: list<array{from: int, to: int, letter:
- *     string, short: string, vessel: string, title: string, who: string, flame: int, full: int, fill: float}>}
+ * @phpstan-type Fire array{name: string, x: float, r: float, ring: float, items: list<array{from: int, to: int,
+ *     letter: string, short: string, vessel: string, title: string, who: string, flame: int, full: int, fill: float}>}
  * @phpstan-type Beside array{from: int, to: int, letter: string, title: string, who: string, where: string}
  */
 final class StoveFrames
@@ -22,8 +22,8 @@ final class StoveFrames
     private const POT = 92.0;
 
     /**
-     * @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{label:
-     *     string, day: string}>, first: int} from and to: numbers of instants, the last not included
+     * @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{
+     *     label: string, day: string}>, first: int} from and to: numbers of instants, the last not included
      */
     public function of(Plan $plan, OpenFeast $open): array
     {

@@ -48,8 +48,8 @@ final class LineReaderTest extends TestCase
     public function testTheCorpusIsReadRightOrMarkedAsAGuess(): void
     {
         /**
-         * @var list<array{line: string, from: float|int|null, to: float|int|null, unit: string|null, ingredient:
-         *     string|null, grams: float|int|null}> $corpus
+         * @var list<array{line: string, from: float|int|null, to: float|int|null, unit: string|null,
+         *     ingredient: string|null, grams: float|int|null}> $corpus
          */
         $corpus = json_decode((string) file_get_contents(__DIR__.'/ingredient-lines.json'), true, 16, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(80, \count($corpus));

@@ -19,8 +19,8 @@ final class SentenceReaderTest extends TestCase
     public function testTheCorpusIsReadRightOrMarkedAsAGuess(): void
     {
         /**
-         * @var list<array{sentence: string, process: string, attention: string, vessel: string|null, flame: string, minutes:
-         *     list<float|int>|null, target: string|null}> $corpus
+         * @var list<array{sentence: string, process: string, attention: string, vessel: string|null, flame: string,
+         *     minutes: list<float|int>|null, target: string|null}> $corpus
          */
         $corpus = json_decode((string) file_get_contents(__DIR__.'/step-sentences.json'), true, 16, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(40, \count($corpus));
