@@ -1,3 +1,6 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { defineConfig } from 'vite';
 
 /** Writes the flat manifest that Symfony's asset component reads: name → address. */
@@ -16,6 +19,18 @@ const flatManifest = () => ({
     },
 });
 
+/** Puts a compressed copy beside every style and script, so that none is compressed while somebody waits. */
+const packed = () => ({
+    name: 'packed',
+    writeBundle({ dir }) {
+        for (const name of readdirSync(dir, { recursive: true })) {
+            if (/\.(css|js)$/.test(name)) {
+                writeFileSync(join(dir, `${name}.gz`), gzipSync(readFileSync(join(dir, name)), { level: 9 }));
+            }
+        }
+    },
+});
+
 export default defineConfig({
     base: '/build/',
     publicDir: false,
@@ -26,6 +41,10 @@ export default defineConfig({
         modulePreload: false,
         rollupOptions: { input: 'assets/app.js' },
     },
-    css: { preprocessorOptions: { scss: { silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'], quietDeps: true } } },
-    plugins: [flatManifest()],
+    css: {
+        preprocessorOptions: {
+            scss: { silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'], quietDeps: true },
+        },
+    },
+    plugins: [flatManifest(), packed()],
 });

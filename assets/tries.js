@@ -12,7 +12,11 @@ export function tries() {
                 if (!this.running) {
                     break;
                 }
-                const answer = await fetch(`${this.$root.dataset.verdict}?try=${encodeURIComponent(row.dataset.try)}`, { headers: { Accept: 'application/json' } });
+                const answer = await fetch(this.$root.dataset.verdict, {
+                    method: 'POST',
+                    headers: { Accept: 'application/json' },
+                    body: new URLSearchParams({ try: row.dataset.try, _token: this.$root.dataset.token }),
+                });
                 if (answer.ok) {
                     const verdict = await answer.json();
                     row.querySelector('[data-verdict]').textContent = verdict.says;
@@ -21,7 +25,8 @@ export function tries() {
                 }
                 this.at = place + 1;
             }
-            found.sort((a, b) => Number(b.mends) - Number(a.mends) || (a.mends ? 0 : b.out - a.out || (b.won ?? -1e9) - (a.won ?? -1e9)) || a.place - b.place);
+            const better = (a, b) => b.out - a.out || (b.won ?? -1e9) - (a.won ?? -1e9);
+            found.sort((a, b) => Number(b.mends) - Number(a.mends) || (a.mends ? 0 : better(a, b)) || a.place - b.place);
             const rest = rows.filter((row) => !found.some((one) => one.row === row));
             this.$refs.list.append(...found.map((one) => one.row), ...rest);
             this.running = false;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Command;
 
 use App\Service\Setup;
+use Doctrine\DBAL\Connection;
 use Symfony\Component\Console\Command\LazyCommand;
 use Symfony\Component\Console\ConsoleEvents;
 use Symfony\Component\Console\Event\ConsoleCommandEvent;
@@ -20,6 +21,7 @@ final readonly class BookAtHand
 {
     public function __construct(
         private Setup $setup,
+        private Connection $connection,
         #[Autowire('%app.data_dir%')] private string $place,
         #[Autowire('%kernel.environment%')] private string $environment,
     ) {
@@ -36,12 +38,9 @@ final readonly class BookAtHand
             !($command instanceof UsesTheBook)
             || null === $application
             || 'test' === $this->environment
-            || is_file($this->place.'/feast-ladle.sqlite')
+            || $this->isLaidOut()
         ) {
             return;
-        }
-        if (!is_dir($this->place) && !@mkdir($this->place, 0o777, true) && !is_dir($this->place)) {
-            throw new \RuntimeException(\sprintf('No folder for the book can be made at %s. Name another with DATA_DIR.', $this->place));
         }
         $migrations = new ArrayInput(['--allow-no-migration' => true]);
         $migrations->setInteractive(false);
@@ -51,5 +50,15 @@ final readonly class BookAtHand
         ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
             \sprintf('A new book was laid out in %s.', $this->place),
         );
+    }
+
+    /** A folder, even a database, may be there already; what counts are the tables. */
+    private function isLaidOut(): bool
+    {
+        if (!is_dir($this->place) && !@mkdir($this->place, 0o700, true) && !is_dir($this->place)) {
+            throw new \RuntimeException(\sprintf('No folder for the book can be made at %s. Name another with DATA_DIR.', $this->place));
+        }
+
+        return $this->connection->createSchemaManager()->tablesExist(['kitchen', 'feast', 'recipe']);
     }
 }

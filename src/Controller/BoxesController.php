@@ -64,7 +64,7 @@ final class BoxesController extends StationController
             }
             $open = $this->desk->open($id);
         }
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
 
         $counts = $this->counts($open, $plan->quantities);
 

@@ -18,10 +18,10 @@ use Symfony\Component\Uid\Uuid;
 final class CardsController extends StationController
 {
     #[Route('/feasts/{id}/cards', name: 'cards', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
-    public function cards(int $id, CookingDay $day): Response
+    public function cards(int $id, Request $request, CookingDay $day): Response
     {
         $open = $this->desk->open($id);
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
         $cards = CardMaker::cards($plan->quantities);
 
         return $this->station('cards', $open, $plan, [

@@ -35,7 +35,7 @@ final class CookController extends StationController
         $step = $request->request->getString('step');
         $client = $request->request->getString('client');
         $steps = array_map(static fn ($s): string => $s->key->id(), $this->plans->plan($open)->steps);
-        if (null === $kind || !\in_array($step, $steps, true) || 1 !== preg_match('/^[A-Za-z0-9-]{8,60}$/', $client)) {
+        if (null === $kind || !\in_array($step, $steps, true) || 1 !== preg_match('/^[A-Za-z0-9-]{8,60}$/D', $client)) {
             throw new UnprocessableEntityHttpException('There is no such step in this plan.');
         }
         $day->record($open->record, $kind, $step, $client);
@@ -44,8 +44,15 @@ final class CookController extends StationController
     }
 
     #[Route('/feasts/{id}/cook/state', name: 'cook_state', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
-    public function state(int $id, CookingDay $day): JsonResponse
+    public function state(int $id, Request $request, CookingDay $day): JsonResponse
     {
-        return new JsonResponse(['version' => $day->version($this->desk->open($id)->record)]);
+        $version = $day->versionOf($id) ?? throw $this->createNotFoundException(\sprintf('There is no feast %d in the book.', $id));
+        // A phone that asks is a phone that is looked at: its session lives as long as it asks.
+        if ($request->hasPreviousSession()) {
+            $request->getSession()->start();
+            $request->getSession()->save();
+        }
+
+        return new JsonResponse(['version' => $version]);
     }
 }

@@ -31,10 +31,10 @@ final class DipsticksController extends StationController
     }
 
     #[Route('/feasts/{id}/dipsticks', name: 'dipsticks', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
-    public function dipsticks(int $id): Response
+    public function dipsticks(int $id, Request $request): Response
     {
         $open = $this->desk->open($id);
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
         $pours = [];
         $serving = [];
         foreach ($plan->quantities->dishes as $planned) {

@@ -92,9 +92,8 @@ final class DraftController extends AbstractController
             'base' => 'base',
         ]);
         $edited = $editing->apply($draft, 'save' === $operation ? '' : $operation, $with, $at);
-        $version = $request->request->getString('version');
         try {
-            $this->desk->change($open->record, $edited->draft, ctype_digit($version) && \strlen($version) < 10 ? (int) $version : null);
+            $this->desk->change($open->record, $edited->draft, SeenVersion::in($request));
         } catch (ChangedMeanwhile $quicker) {
             return $this->show($this->desk->open($id), $at, $this->translator->trans($quicker->getMessage()), Response::HTTP_CONFLICT);
         }

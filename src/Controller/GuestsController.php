@@ -53,7 +53,7 @@ final class GuestsController extends StationController
             $form = $taken ? $this->createForm(GuestsType::class, $open->document, ['sittings' => $this->sittings($open)]) : $form;
         }
 
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
 
         return $this->station('guests', $open, $plan, [
             'form' => $form,

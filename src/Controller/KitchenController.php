@@ -10,6 +10,7 @@ use App\Form\FaultMapper;
 use App\Form\KitchenType;
 use App\Form\VesselType;
 use App\Repository\KitchenRepository;
+use App\Service\ChangedMeanwhile;
 use App\Service\CurrentKitchen;
 use App\Service\KitchenDesk;
 use App\Service\KitchenRows;
@@ -44,11 +45,11 @@ final class KitchenController extends AbstractController
             /** @var array<string, mixed> $changed */
             $changed = $form->getData();
             try {
-                $this->desk->change($kitchen, $this->rows->document($changed, $request->request->all()));
+                $this->desk->change($kitchen, $this->rows->document($changed, $request->request->all()), SeenVersion::in($request));
 
-                return $this->redirectToRoute('kitchen', ['id' => $kitchen->getId(), ...$request->query->all()], Response::HTTP_SEE_OTHER);
-            } catch (FaultyDocument $faulty) {
-                $this->faults->map($form, $faulty);
+                return $this->redirectToRoute('kitchen', [...$request->query->all(), 'id' => $kitchen->getId()], Response::HTTP_SEE_OTHER);
+            } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+                $this->faults->refuse($form, $refusal);
             }
         }
 
@@ -71,13 +72,13 @@ final class KitchenController extends AbstractController
             $changed = $form->getData();
             try {
                 [$next, $opened] = $this->rows->vessel($document, $at, $changed, $request->request->all());
-                $this->desk->change($kitchen, $next);
+                $this->desk->change($kitchen, $next, SeenVersion::in($request));
 
                 return null === $opened
                     ? $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER)
                     : $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
-            } catch (FaultyDocument $faulty) {
-                $this->faults->map($form, $faulty->under('/vessels/'.$at));
+            } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+                $this->faults->refuse($form, $refusal instanceof FaultyDocument ? $refusal->under('/vessels/'.$at) : $refusal);
             }
         }
 
@@ -96,7 +97,7 @@ final class KitchenController extends AbstractController
         }
         $kitchen = $this->enter($id);
         [$next, $opened] = $this->rows->anotherVessel($this->rows->read($kitchen));
-        $this->desk->change($kitchen, $next);
+        $this->desk->change($kitchen, $next, SeenVersion::in($request));
 
         return $this->redirectToRoute('vessel', ['id' => $id, 'vessel' => $opened], Response::HTTP_SEE_OTHER);
     }
@@ -110,12 +111,12 @@ final class KitchenController extends AbstractController
         if ($upload->isSubmitted() && $upload->isValid()) {
             $file = $upload->get('file')->getData();
             try {
-                $this->desk->change($kitchen, $file instanceof UploadedFile ? $file->getContent() : '');
+                $this->desk->change($kitchen, $file instanceof UploadedFile ? $file->getContent() : '', SeenVersion::in($request));
                 $this->addFlash('good', 'Taken in.');
 
                 return $this->redirectToRoute('kitchen', ['id' => $id], Response::HTTP_SEE_OTHER);
-            } catch (FaultyDocument $faulty) {
-                $this->faults->map($upload, $faulty);
+            } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+                $this->faults->refuse($upload, $refusal);
             }
         }
 

@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use App\Form\FaultMapper;
 use App\Form\ThingType;
+use App\Service\ChangedMeanwhile;
 use App\Service\CurrentKitchen;
 use App\Service\KitchenLarder;
 use FeastLadle\Document\FaultyDocument;
@@ -130,10 +131,13 @@ final class LarderController extends AbstractController
                 $larder->keep(
                     $id ?? $larder->freeId(mb_substr(strtolower($slugger->slug($name)->toString()), 0, 60)),
                     array_filter($typed, static fn (mixed $v): bool => null !== $v && [] !== $v),
+                    SeenVersion::in($request),
                 );
                 $this->addFlash('good', 'The larder knows it now.');
 
                 return $this->redirectToRoute('larder', ['q' => $name], Response::HTTP_SEE_OTHER);
+            } catch (ChangedMeanwhile $quicker) {
+                $faults->refuse($form, $quicker);
             } catch (FaultyDocument $faulty) {
                 $faults->map($form, $faulty, [
                     '/pack/grams' => 'packGrams',
@@ -150,6 +154,7 @@ final class LarderController extends AbstractController
             'own' => null !== $id && $larder->isOwn($id),
             'ships' => null !== $id && $larder->ships($id),
             'cup' => $kitchen->equipment()->cupMl,
+            'version' => null === $id ? 0 : $larder->version($id),
         ]);
     }
 }

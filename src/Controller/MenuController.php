@@ -65,7 +65,7 @@ final class MenuController extends StationController
             $form = $taken ? $this->createForm(MenuType::class, $open->document) : $form;
         }
 
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
 
         return $this->station('menu', $open, $plan, [
             'form' => $form,

@@ -15,10 +15,10 @@ use Symfony\Component\Routing\Attribute\Route;
 final class PotsController extends StationController
 {
     #[Route('/feasts/{id}/pots', name: 'pots', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
-    public function pots(int $id, PotSections $sections): Response
+    public function pots(int $id, Request $request, PotSections $sections): Response
     {
         $open = $this->desk->open($id);
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
 
         return $this->station('pots', $open, $plan, ['dishes' => $sections->of($plan->quantities, $open->kitchen), 'faults' => []]);
     }
@@ -41,11 +41,11 @@ final class PotsController extends StationController
         }
         $document['dishes'] = $dishes;
         try {
-            $this->desk->change($open, $document, $this->seen($request));
+            $this->desk->change($open, $document, SeenVersion::in($request));
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {
             $faults = $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())];
             $open = $this->desk->open($id);
-            $plan = $this->plans->shown($open);
+            $plan = $this->plans->shown($open, $this->inPlace($request));
 
             return $this->station(
                 'pots',

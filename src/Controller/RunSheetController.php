@@ -114,7 +114,7 @@ final class RunSheetController extends StationController
             ];
         }
         try {
-            $this->desk->change($open, [...$open->document, 'pins' => $pins], $this->seen($request));
+            $this->desk->change($open, [...$open->document, 'pins' => $pins], SeenVersion::in($request));
             // What stands stays near where it was; what is let go finds its best place again.
             $this->plans->plan($this->desk->open($id), !$request->request->has('let-go'));
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {

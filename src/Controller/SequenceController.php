@@ -75,7 +75,7 @@ final class SequenceController extends StationController
                         ...$open->document,
                         'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
                     ];
-                $this->desk->change($open, $document, $this->seen($request));
+                $this->desk->change($open, $document, SeenVersion::in($request));
 
                 return $this->redirectToRoute('risk', ['id' => $id], Response::HTTP_SEE_OTHER);
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
@@ -202,7 +202,7 @@ final class SequenceController extends StationController
                 throw $this->createNotFoundException('There is no such thing to keep.');
             }
             try {
-                $this->desk->change($open, $asked->document, $this->seen($request));
+                $this->desk->change($open, $asked->document, SeenVersion::in($request));
                 $this->addFlash('good', 'Kept: the plan is the one you tried.');
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
                 $this->addFlash(
@@ -224,13 +224,16 @@ final class SequenceController extends StationController
     }
 
     /** What one thing brings, for a page that tries them all one after the other. */
-    #[Route('/feasts/{id}/what-if/verdict', name: 'verdict', requirements: self::ID, methods: ['GET'])]
+    #[Route('/feasts/{id}/what-if/verdict', name: 'verdict', requirements: self::ID, methods: ['POST'])]
     public function verdict(int $id, Request $request, WhatIf $whatIf, TranslatorInterface $translator): JsonResponse
     {
+        if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
         $asked =
-            $whatIf->scenarios($open, $plan)[$request->query->getString('try')] ??
+            $whatIf->scenarios($open, $plan)[$request->request->getString('try')] ??
             throw $this->createNotFoundException('There is no such thing to try.');
         $verdict = $whatIf->verdict($open, $plan, $asked);
 

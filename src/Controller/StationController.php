@@ -10,11 +10,9 @@ use App\Service\FeastDesk;
 use App\Service\OpenFeast;
 use App\Service\PlanStore;
 use App\Service\Stations;
-use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Planning\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,6 +20,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** What every station of a feast does: open it, show it in its frame, take a changed wish. */
 abstract class StationController extends AbstractController
 {
+    /** A page that asks with this header doesn't wait for a schedule. */
+    private const AT_ONCE = 'X-At-Once';
+
     public function __construct(
         protected readonly FeastDesk $desk,
         protected readonly PlanStore $plans,
@@ -56,13 +57,11 @@ abstract class StationController extends AbstractController
     protected function take(FormInterface $form, OpenFeast $open, array $document, Request $request): bool
     {
         try {
-            $this->desk->change($open, $document, $this->seen($request));
+            $this->desk->change($open, $document, SeenVersion::in($request));
 
             return true;
-        } catch (FaultyDocument $faulty) {
-            $this->faults->map($form, $faulty);
-        } catch (ChangedMeanwhile $quicker) {
-            $form->addError(new FormError($this->faults->say(new Fault('', $quicker->getMessage()))));
+        } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+            $this->faults->refuse($form, $refusal);
         }
 
         return false;
@@ -71,15 +70,7 @@ abstract class StationController extends AbstractController
     /** A form that was sent in place gets the changed page as its answer, without a second request. */
     protected function inPlace(Request $request): bool
     {
-        return $request->headers->has(PlanStore::AT_ONCE);
-    }
-
-    /** The version of the feast that the form was made for, if it says. */
-    protected function seen(Request $request): ?int
-    {
-        $version = $request->request->getString('version');
-
-        return ctype_digit($version) && \strlen($version) < 10 ? (int) $version : null;
+        return $request->headers->has(self::AT_ONCE);
     }
 
     /**

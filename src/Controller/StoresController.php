@@ -41,7 +41,7 @@ final class StoresController extends StationController
                 $faults = array_map($this->faults->say(...), $faulty->faults);
             }
         }
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
 
         return $this->station(
             'stores',

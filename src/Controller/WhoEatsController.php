@@ -39,13 +39,13 @@ final class WhoEatsController extends StationController
                     static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r]),
                 ),
             );
-            $this->desk->change($open, $document);
+            $this->desk->change($open, $document, SeenVersion::in($request));
 
             return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
         $grid = new DietGrid($this->larder, $open->kitchen);
         $cells = $grid->of($open->feast);
-        $plan = $this->plans->shown($open);
+        $plan = $this->plans->shown($open, $this->inPlace($request));
         $sugar = SugarOnPlate::of($plan->quantities, $this->larder);
 
         return $this->station('who_eats', $open, $plan, [

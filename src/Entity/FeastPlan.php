@@ -8,7 +8,7 @@ use App\Repository\FeastPlanRepository;
 use Doctrine\ORM\Mapping as ORM;
 
 /** The plan last computed for a feast, with the fingerprint of what it was computed from. */
-#[ORM\Entity(repositoryClass: FeastPlanRepository::class)]
+#[ORM\Entity(repositoryClass: FeastPlanRepository::class, readOnly: true)]
 class FeastPlan
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -39,13 +39,6 @@ class FeastPlan
     public function getFeast(): Feast
     {
         return $this->feast;
-    }
-
-    public function keep(string $fingerprint, string $document, \DateTimeImmutable $at): void
-    {
-        $this->fingerprint = $fingerprint;
-        $this->document = $document;
-        $this->computedAt = $at;
     }
 
     public function getFingerprint(): string

@@ -16,6 +16,9 @@ class LarderEntry
     // @phpstan-ignore property.unusedType, property.onlyWritten (Doctrine sets it)
     private ?int $id = null;
 
+    #[ORM\Column(type: 'integer', options: ['default' => 1]), ORM\Version]
+    private int $version = 1;
+
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
         private Kitchen $kitchen,
@@ -24,6 +27,11 @@ class LarderEntry
         #[ORM\Column(type: 'text')]
         private string $document,
     ) {
+    }
+
+    public function getVersion(): int
+    {
+        return $this->version;
     }
 
     public function getKitchen(): Kitchen

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Form;
 
+use App\Service\ChangedMeanwhile;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use Symfony\Component\Form\FormError;
@@ -42,6 +43,22 @@ final readonly class FaultMapper
             }
             $message = $this->say($fault);
             $field->addError(new FormError($found ? $message : $fault->pointer.': '.$message));
+        }
+    }
+
+    /**
+     * A refused change, at its fields or, when somebody else was quicker, above them.
+     *
+     * @template T
+     *
+     * @param FormInterface<T> $form
+     */
+    public function refuse(FormInterface $form, FaultyDocument|ChangedMeanwhile $refusal): void
+    {
+        if ($refusal instanceof FaultyDocument) {
+            $this->map($form, $refusal);
+        } else {
+            $form->addError(new FormError($this->say(new Fault('', $refusal->getMessage()))));
         }
     }
 

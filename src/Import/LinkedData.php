@@ -8,7 +8,6 @@ use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
 use FeastLadle\Telling\Told;
-use Symfony\Component\DomCrawler\Crawler;
 
 /** Finds a schema.org Recipe in JSON-LD, bare or inside an HTML page. */
 final class LinkedData
@@ -16,6 +15,10 @@ final class LinkedData
     public const LARGEST_PAGE = 2_000_000;
     private const MOST_SCRIPTS = 40;
     private const MOST_ROWS = 200;
+
+    /** So many scripts are looked at in search of those, and so much of each tag. */
+    private const MOST_TAGS = 2000;
+    private const LONGEST_TAG = 1000;
 
     /**
      * The JSON-LD parts of a page.
@@ -32,9 +35,25 @@ final class LinkedData
                 'limit' => self::LARGEST_PAGE,
             ]);
         }
-        $scripts = (new Crawler($html))->filterXPath('//script[contains(@type, "ld+json")]');
+        // A page is walked once from script to script; no tree of all its tags is built, which a hostile page makes slow.
+        $parts = [];
+        $at = 0;
+        for ($opened = 0; $opened < self::MOST_TAGS && \count($parts) < self::MOST_SCRIPTS; ++$opened) {
+            $start = stripos($html, '<script', $at);
+            $end = false === $start ? false : strpos($html, '>', $start);
+            if (false === $start || false === $end) {
+                break;
+            }
+            $close = stripos($html, '</script', $end);
+            $tag = substr($html, $start, min(self::LONGEST_TAG, $end - $start));
+            $close = false === $close ? \strlen($html) : $close;
+            if (1 === preg_match('#^<script[\s/][^>]*\btype\s*=\s*["\']?[^"\'>]*ld\+json#i', $tag)) {
+                $parts[] = substr($html, $end + 1, $close - $end - 1);
+            }
+            $at = $close;
+        }
 
-        return \array_slice($scripts->each(static fn (Crawler $script): string => $script->text('', false)), 0, self::MOST_SCRIPTS);
+        return $parts;
     }
 
     /** Our own document, when the recipe was written by this program, or null. */

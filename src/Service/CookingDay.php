@@ -4,22 +4,17 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\CookEvent;
 use App\Entity\CookEventKind;
 use App\Entity\Feast;
 use App\Repository\CookEventRepository;
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
-use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\Persistence\ManagerRegistry;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 /** What has been done on the day, derived from the list of events. */
 final readonly class CookingDay
 {
     public function __construct(
         private CookEventRepository $events,
-        private EntityManagerInterface $entities,
-        private ManagerRegistry $registry,
         private ClockInterface $clock,
     ) {
     }
@@ -44,18 +39,24 @@ final readonly class CookingDay
         return $this->events->version($feast);
     }
 
-    /** Records an event once: the same client id again, from a double click or a second try, changes nothing. */
+    /** The same for a feast by its number, in one query; null where there is no such feast. */
+    public function versionOf(int $feast): ?int
+    {
+        return $this->events->versionOf($feast);
+    }
+
+    /**
+     * Records an event once: the same client id again, from a double click or a second try, changes nothing.
+     *
+     * @throws ConflictHttpException when the id was used for something else: that is told, never taken for the same
+     */
     public function record(Feast $feast, CookEventKind $kind, string $step, string $clientId): void
     {
-        if ($this->events->known($feast, $clientId)) {
-            return;
-        }
-        $this->entities->persist(new CookEvent($feast, $clientId, $kind, $step, $this->clock->now()));
-        try {
-            $this->entities->flush();
-        } catch (UniqueConstraintViolationException) {
-            // Two requests at the same moment: the other one has recorded it.
-            $this->registry->resetManager();
+        if (!$this->events->add($feast, $clientId, $kind, $step, $this->clock->now())) {
+            $known = $this->events->known($feast, $clientId);
+            if ($known?->getKind() !== $kind || $known->getStep() !== $step) {
+                throw new ConflictHttpException('This was not taken in: its id stands for something else already. Load the page again.');
+            }
         }
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Doctrine\ComparesVersions;
 use App\Entity\RecipeDraft;
 use App\Entity\RecipeRevision;
 use App\Repository\RecipeDraftRepository;
 use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\OptimisticLockException;
 use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\Draft;
@@ -30,6 +30,7 @@ final readonly class DraftDesk
         private RecipeChecker $checker,
         private Larder $larder,
         private EntityManagerInterface $entities,
+        private ComparesVersions $versions,
         private ClockInterface $clock,
         private SluggerInterface $slugger,
     ) {
@@ -111,17 +112,13 @@ final readonly class DraftDesk
      */
     public function change(RecipeDraft $record, Draft $draft, ?int $seen): void
     {
-        if (null !== $seen && $seen !== $record->getVersion()) {
-            throw ChangedMeanwhile::draft();
-        }
-        $record->change($draft->withResultFound()->json(), $this->clock->now());
-        $this->flush();
+        $json = $draft->withResultFound()->json();
+        $this->touch($record, $seen, fn () => $record->change($json, $this->clock->now()));
     }
 
     public function goBack(RecipeDraft $record): void
     {
-        $record->goBack($this->clock->now());
-        $this->flush();
+        $this->touch($record, null, fn () => $record->goBack($this->clock->now()));
     }
 
     public function settleQuestion(RecipeDraft $record, int $which): void
@@ -129,8 +126,8 @@ final readonly class DraftDesk
         $questions = json_decode($record->getQuestions(), true, 16, \JSON_THROW_ON_ERROR);
         if (\is_array($questions)) {
             unset($questions[$which]);
-            $record->settleQuestions(json_encode(array_values($questions), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE));
-            $this->flush();
+            $json = json_encode(array_values($questions), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+            $this->touch($record, null, static fn () => $record->settleQuestions($json));
         }
     }
 
@@ -171,12 +168,9 @@ final readonly class DraftDesk
         return $record;
     }
 
-    private function flush(): void
+    /** @param \Closure(): void $change */
+    private function touch(RecipeDraft $record, ?int $seen, \Closure $change): void
     {
-        try {
-            $this->entities->flush();
-        } catch (OptimisticLockException $quicker) {
-            throw ChangedMeanwhile::draft($quicker);
-        }
+        $this->versions->change($record, $seen, $change, ChangedMeanwhile::draft(...));
     }
 }

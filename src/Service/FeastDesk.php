@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Doctrine\ComparesVersions;
 use App\Entity\Feast;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\OptimisticLockException;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
@@ -25,6 +25,7 @@ final readonly class FeastDesk
         private FeastPlanner $planner,
         private EntityManagerInterface $entities,
         private ClockInterface $clock,
+        private ComparesVersions $versions,
     ) {
     }
 
@@ -53,21 +54,14 @@ final readonly class FeastDesk
      */
     public function change(OpenFeast $open, array $document, ?int $seen = null): void
     {
-        if (null !== $seen && $seen !== $open->record->getVersion()) {
-            throw ChangedMeanwhile::feast();
-        }
         $json = self::encode($document);
         $moved =
             ($open->document['moments'] ?? null) !== ($document['moments'] ?? null)
             || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
         // An old feast may still be corrected; only a moment that is set anew must lie ahead.
         $feast = (new FeastReader($open->kitchen, $this->recipes))->read($json, $moved ? $this->clock->now() : null);
-        $open->record->change($feast->name, $json);
-        try {
-            $this->entities->flush();
-        } catch (OptimisticLockException $quicker) {
-            throw ChangedMeanwhile::feast($quicker);
-        }
+        $record = $open->record;
+        $this->versions->change($record, $seen, static fn () => $record->change($feast->name, $json), ChangedMeanwhile::feast(...));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Doctrine\ComparesVersions;
 use App\Entity\Kitchen;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
@@ -21,11 +22,17 @@ final readonly class KitchenDesk
         private FeastRepository $feasts,
         private RecipeBook $recipes,
         private EntityManagerInterface $entities,
+        private ComparesVersions $versions,
     ) {
     }
 
-    /** @throws FaultyDocument when the document is no sound kitchen, or a feast could not be read against it */
-    public function change(Kitchen $record, string $document): void
+    /**
+     * @param int|null $seen version of the kitchen that the change was made to; null: the present one
+     *
+     * @throws FaultyDocument   when the document is no sound kitchen, or a feast could not be read against it
+     * @throws ChangedMeanwhile when somebody else was quicker; nothing is stored then
+     */
+    public function change(Kitchen $record, string $document, ?int $seen = null): void
     {
         $kitchen = $this->reader->read($document);
         foreach ($this->feasts->all($record) as $feast) {
@@ -41,8 +48,12 @@ final readonly class KitchenDesk
                 ]);
             }
         }
-        $record->change($kitchen->name, $document);
-        $this->entities->flush();
+        $this->versions->change(
+            $record,
+            $seen,
+            static fn () => $record->change($kitchen->name, $document),
+            ChangedMeanwhile::kitchen(...),
+        );
         $this->kitchen->reset();
     }
 

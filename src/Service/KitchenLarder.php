@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Doctrine\ComparesVersions;
 use App\Entity\Kitchen;
 use App\Entity\LarderEntry;
 use App\Repository\KitchenRepository;
@@ -25,6 +26,7 @@ final readonly class KitchenLarder
         private LarderEntryRepository $entries,
         private RecipeRepository $recipes,
         private EntityManagerInterface $entities,
+        private ComparesVersions $versions,
     ) {
     }
 
@@ -72,10 +74,12 @@ final readonly class KitchenLarder
      * Keeps what this kitchen knows of a thing.
      *
      * @param array<string, mixed> $thing its whole document
+     * @param int|null             $seen  version of its row that was changed; 0: there was none; null: the present one
      *
-     * @throws FaultyDocument with pointers into that document; nothing is kept then
+     * @throws FaultyDocument   with pointers into that document; nothing is kept then
+     * @throws ChangedMeanwhile when somebody else was quicker; nothing is kept then
      */
-    public function keep(string $id, array $thing): void
+    public function keep(string $id, array $thing, ?int $seen = null): void
     {
         $thing = [...$thing, 'id' => $id, 'own' => true];
         $document = $this->document([...$this->own(), $id => $thing]);
@@ -97,12 +101,20 @@ final readonly class KitchenLarder
         }
         $json = json_encode($thing, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE);
         $entry = $this->entries->of($this->kitchen(), $id);
-        if (null === $entry) {
-            $this->entities->persist(new LarderEntry($this->kitchen(), $id, $json));
+        if (null !== $entry) {
+            $this->versions->change($entry, $seen, static fn () => $entry->change($json), ChangedMeanwhile::thing(...));
+        } elseif (null !== $seen && 0 !== $seen) {
+            throw ChangedMeanwhile::thing();
         } else {
-            $entry->change($json);
+            $this->entities->persist(new LarderEntry($this->kitchen(), $id, $json));
+            $this->entities->flush();
         }
-        $this->entities->flush();
+    }
+
+    /** The version of what this kitchen knows of a thing, for the form that changes it; 0 where it knows nothing of its own. */
+    public function version(string $id): int
+    {
+        return $this->entries->of($this->kitchen(), $id)?->getVersion() ?? 0;
     }
 
     /**

@@ -11,11 +11,16 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Planning\MakeOrBuy;
 use FeastLadle\Planning\Plan;
+use FeastLadle\Schedule\Budget;
 use FeastLadle\Vessel\Vessel;
 
 /** What may be tried with a plan without losing it: a fire, a helper, an earlier start, the day before, a bought base, a dish less. */
 final readonly class WhatIf
 {
+    /** Work that trying one thing may cost, and how many times more while something is late. */
+    private const TRY_MS = 300;
+    private const TRY_PATIENCE = 4;
+
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
 
@@ -293,7 +298,7 @@ final readonly class WhatIf
             return null;
         }
 
-        return $this->planner->plan($feast, $kitchen);
+        return $this->planner->plan($feast, $kitchen, null, Budget::milliseconds(self::TRY_MS)->patient(self::TRY_PATIENCE));
     }
 
     /**

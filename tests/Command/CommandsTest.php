@@ -65,10 +65,14 @@ final class CommandsTest extends KernelTestCase
     {
         $place = sys_get_temp_dir().'/feast-ladle-book-'.getmypid();
         $root = \dirname(__DIR__, 2);
+        // A folder that is there already, even with an empty database in it, is no book yet.
+        (new Filesystem())->mkdir($place);
+        (new Filesystem())->touch($place.'/feast-ladle.sqlite');
         try {
             foreach (['A new book was laid out', ''] as $says) {
                 $export = new Process([\PHP_BINARY, $root.'/bin/console', 'ladle:recipe:export', 'basundi'], $root, [
                     'APP_ENV' => 'dev',
+                    'APP_DEBUG' => '1',
                     'DATA_DIR' => $place,
                 ]);
                 $export->mustRun();

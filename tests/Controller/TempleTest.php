@@ -6,7 +6,6 @@ namespace App\Tests\Controller;
 
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
-use App\Service\PlanStore;
 use App\Tests\Support\BrowserCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -127,7 +126,7 @@ final class TempleTest extends BrowserCase
         $this->browser->request('GET', $this->at('guests'));
         $form = $this->browser->getCrawler()->filter('#guests-form')->form();
         $form['guests[groups][0][count]'] = '120';
-        $this->browser->submit($form, [], ['HTTP_'.strtoupper(str_replace('-', '_', PlanStore::AT_ONCE)) => '1']);
+        $this->browser->submit($form, [], ['HTTP_'.strtoupper(str_replace('-', '_', 'X-At-Once')) => '1']);
         $this->browser->request('GET', $this->at('guests'), [], [], ['HTTP_X_AT_ONCE' => '1']);
         self::assertSelectorExists('[data-planning]');
         self::assertSelectorTextContains('[data-station=run_sheet]', 'being planned');
@@ -343,15 +342,19 @@ final class TempleTest extends BrowserCase
 
     public function testWhatATrialBringsIsMeasured(): void
     {
-        $this->browser->request('GET', $this->at('what-if/verdict?try=fire'));
+        $this->browser->request('GET', $this->at('what-if'));
+        $token = (string) $this->browser->getCrawler()->filter('[data-token]')->attr('data-token');
+        $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'fire']);
+        self::assertResponseStatusCodeSame(403, 'so much work is not done for whoever asks');
+        $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'fire', '_token' => $token]);
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true, 'says' => 'stays in time'], $verdict);
-        $this->browser->request('GET', $this->at('what-if/verdict?try=leave-out-pudding-garnish'));
+        $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'leave-out-pudding-garnish', '_token' => $token]);
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($verdict);
         self::assertIsString($verdict['says']);
         self::assertMatchesRegularExpression('/^stays in time, \d+ min less by hand$/', $verdict['says']);
-        $this->browser->request('GET', $this->at('what-if/verdict?try=nothing'));
+        $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'nothing', '_token' => $token]);
         self::assertResponseStatusCodeSame(404);
     }
 

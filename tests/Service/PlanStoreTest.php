@@ -70,7 +70,9 @@ final class PlanStoreTest extends KernelTestCase
         $document = json_decode($kept->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
         $document['solution']['activities'][$id]['start'] = 1439;
         $document = json_encode($document, \JSON_THROW_ON_ERROR);
-        $kept->keep($kept->getFingerprint(), $document, new \DateTimeImmutable());
+        self::getContainer()
+            ->get(FeastPlanRepository::class)
+            ->keep($open->record, $kept->getFingerprint(), $document, new \DateTimeImmutable());
         self::assertEquals($plan->steps, $plans->plan($this->open())->steps);
     }
 

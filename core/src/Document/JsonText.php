@@ -42,7 +42,35 @@ final class JsonText
             throw FaultyDocument::because($document, 'The file must hold one JSON object.');
         }
 
+        $endless = self::endless($value);
+        if (null !== $endless) {
+            throw new FaultyDocument($document, [new Fault($endless, 'This number is too large to reckon with.')]);
+        }
+
         return Node::root($value, $faults);
+    }
+
+    /**
+     * JSON may write a number that no computer holds (1e999): it would be infinite from here on.
+     *
+     * @param array<array-key, mixed> $value
+     *
+     * @return string|null the pointer of the first such number
+     */
+    private static function endless(array $value): ?string
+    {
+        foreach ($value as $key => $item) {
+            $inside = match (true) {
+                \is_array($item) => self::endless($item),
+                \is_float($item) && !is_finite($item) => '',
+                default => null,
+            };
+            if (null !== $inside) {
+                return '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $key).$inside;
+            }
+        }
+
+        return null;
     }
 
     /** Whether brackets outside strings are still open at the end. */

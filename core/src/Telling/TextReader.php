@@ -11,6 +11,7 @@ use FeastLadle\Larder\Larder;
 final readonly class TextReader
 {
     public const LONGEST = 60_000;
+    private const MOST_SENTENCES = 300;
     private const MOST_LINES = 400;
     private const LONGEST_NAME = 80;
 
@@ -50,6 +51,12 @@ final readonly class TextReader
             ]);
         }
         $told = $this->sorted($lines);
+        if (\count($told->steps) > self::MOST_SENTENCES) {
+            throw FaultyDocument::because('text', 'This text has {count} sentences; the most is {limit}. Paste one recipe at a time.', [
+                'count' => \count($told->steps),
+                'limit' => self::MOST_SENTENCES,
+            ]);
+        }
         if ([] === $told->ingredients && [] === $told->steps) {
             throw FaultyDocument::because('text', 'Nothing to cook was found in this text.');
         }

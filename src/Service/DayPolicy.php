@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Repository\CookEventRepository;
+use Psr\Clock\ClockInterface;
+
+/** What the day itself asks of a plan: nothing can start before now; once work is ticked, the plan stays where it was. */
+final readonly class DayPolicy
+{
+    public function __construct(private CookEventRepository $events, private ClockInterface $clock)
+    {
+    }
+
+    /** @return \DateTimeImmutable|null null when the plan may begin where it likes */
+    public function notBefore(OpenFeast $open): ?\DateTimeImmutable
+    {
+        $now = $this->clock->now();
+        $first = $open->feast->firstMoment()->at;
+        foreach ($open->feast->shifts as $shift) {
+            $first = min($first, $shift->from);
+        }
+
+        return $now > $first && $now < $open->feast->lastMoment()->at && !$this->isBegun($open) ? $now : null;
+    }
+
+    /** Measuring out is not yet cooking. */
+    private function isBegun(OpenFeast $open): bool
+    {
+        foreach ($this->events->log($open->record) as $event) {
+            if (!str_contains($event->getStep(), '#')) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

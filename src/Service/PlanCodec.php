@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use FeastLadle\Document\Faults;
+use FeastLadle\Document\Node;
+use FeastLadle\Planning\DishTiming;
+use FeastLadle\Planning\FailedAudit;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Planning\Obstacle;
+use FeastLadle\Planning\Plan;
+use FeastLadle\Schedule\ProblemWriter;
+use FeastLadle\Schedule\Solution;
+use FeastLadle\Schedule\SolutionReader;
+use FeastLadle\Schedule\SolutionStatus;
+
+/** A plan as it is kept: the solution with what was said beside it; the problem is built again from the feast. */
+final readonly class PlanCodec
+{
+    public function __construct(private FeastPlanner $planner)
+    {
+    }
+
+    /** From which minute on the kept plan was made; null when from its beginning. */
+    public function notBefore(string $document): ?\DateTimeImmutable
+    {
+        $root = $this->root($document, new Faults());
+
+        return $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
+    }
+
+    /** The kept solution, to begin from; null when there is none or its minutes count from elsewhere. */
+    public function solution(string $document, ?\DateTimeImmutable $notBefore): ?Solution
+    {
+        $faults = new Faults();
+        $root = $this->root($document, $faults);
+        // Minutes of a plan that begins elsewhere are other minutes.
+        $sameStart = $notBefore?->getTimestamp() === $this->notBefore($document)?->getTimestamp();
+        $solution = $sameStart && $root->has('solution') ? (new SolutionReader())->fromNode($root->at('solution'), $faults) : null;
+
+        return $faults->isEmpty() && SolutionStatus::Feasible === $solution?->status ? $solution : null;
+    }
+
+    private function root(string $document, Faults $faults): Node
+    {
+        return Node::root(json_decode('' === $document ? '{}' : $document, true, 64, \JSON_THROW_ON_ERROR), $faults);
+    }
+
+    public function write(Plan $plan, ?\DateTimeImmutable $notBefore): string
+    {
+        $obstacle = static fn (Obstacle $o): array => ['dish' => $o->dish, 'template' => $o->template, 'values' => $o->values];
+
+        return json_encode(
+            [
+                'notBefore' => $notBefore?->getTimestamp(),
+                'toTheMinute' => $plan->isToTheMinute,
+                'without' => array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
+                'obstacles' => array_map($obstacle, $plan->obstacles),
+                'reasons' => array_map(static fn (DishTiming $t): array => array_map($obstacle, $t->reasons), $plan->timings),
+                'solution' => (new ProblemWriter())->solution($plan->solution, 0),
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
+    }
+
+    /** @throws FailedAudit when the planner has learnt something since */
+    public function read(OpenFeast $open, string $document): Plan
+    {
+        $faults = new Faults();
+        $root = Node::root(json_decode($document, true, 64, \JSON_THROW_ON_ERROR), $faults);
+        $obstacle = static function (Node $node): Obstacle {
+            $values = [];
+            foreach ($node->at('values')->fields() as $name => $value) {
+                $values[$name] = $value->isNumber() ? $value->number(-1e12, 1e12) : $value->string('', 2000);
+            }
+
+            return new Obstacle($node->at('dish')->string(''), $node->at('template')->string('', 500), $values);
+        };
+        $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
+        $toTheMinute = $root->at('toTheMinute')->bool(false);
+        $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
+        $quantities = $this->planner->quantities($feast, $open->kitchen);
+        $draft = $this->planner->draft(
+            $feast,
+            $open->kitchen,
+            $quantities,
+            $notBefore,
+            array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()),
+        );
+        $plan = $this->planner->assemble(
+            $feast,
+            $open->kitchen,
+            $quantities,
+            $draft,
+            (new SolutionReader())->fromNode($root->at('solution'), $faults),
+        );
+        $plan = $toTheMinute ? $plan->toTheMinute() : $plan;
+        $timings = [];
+        foreach ($plan->timings as $dish => $timing) {
+            $timings[$dish] = new DishTiming(
+                $dish,
+                $timing->ready,
+                $timing->due,
+                $timing->lateMinutes,
+                array_map($obstacle, $root->at('reasons')->at($dish)->items()),
+            );
+        }
+
+        return $plan->withTimings($timings)->withObstacles(array_map($obstacle, $root->at('obstacles')->items()));
+    }
+}

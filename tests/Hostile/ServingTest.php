@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Hostile;
+
+use App\Doctrine\WriteAheadLog;
+use App\Import\LinkedData;
+use App\Service\SessionFolder;
+use App\Tests\Support\BrowserCase;
+use Doctrine\DBAL\Driver\PDO\SQLite\Driver;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\TextReader;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\Session\Storage\Handler\NullSessionHandler;
+
+/** Hostile pages cost little; what is kept is kept safely; pages go out small. */
+final class ServingTest extends BrowserCase
+{
+    #[TestWith(['<script', 14_000])]
+    #[TestWith(['<script type="ld+json">', 40_000])]
+    #[TestWith(['<b>', 33_000])]
+    #[TestWith(['<script type=', 7_000])]
+    public function testScriptsAreFoundWithoutBuildingATree(string $part, int $times): void
+    {
+        $parts = (new LinkedData())->scripts('<html>'.str_repeat($part, $times));
+        self::assertLessThanOrEqual(40, \count($parts));
+        $page = '<html>'.str_repeat('<script>x()</script>', 500).'<SCRIPT nonce="a" TYPE="application/ld+json">{"@type": "Recipe"}</SCRIPT >';
+        self::assertSame(['{"@type": "Recipe"}'], (new LinkedData())->scripts($page));
+        self::assertCount(40, (new LinkedData())->scripts(str_repeat('<script type=application/ld+json>{}</script>', 300)));
+    }
+
+    public function testATellingWithoutEndIsRefused(): void
+    {
+        $reader = new TextReader(self::getContainer()->get(Larder::class), 240);
+        $this->expectException(FaultyDocument::class);
+        $this->expectExceptionMessage('sentences');
+        $reader->read('Take 1 cup sugar. '.str_repeat('boil it and then add ', 2500));
+    }
+
+    public function testPagesGoOutCompressedToWhoTakesIt(): void
+    {
+        $this->browser->request('GET', '/recipes', server: ['HTTP_ACCEPT_ENCODING' => 'br, gzip']);
+        $response = $this->browser->getResponse();
+        self::assertSame('gzip', $response->headers->get('Content-Encoding'));
+        self::assertContains('Accept-Encoding', $response->getVary());
+        $page = gzdecode((string) $response->getContent());
+        self::assertStringContainsString('</html>', (string) $page);
+        $this->browser->request('GET', '/recipes');
+        self::assertFalse($this->browser->getResponse()->headers->has('Content-Encoding'));
+    }
+
+    public function testABookOpensForEachUseAsItMust(): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'book');
+        try {
+            $connection = (new WriteAheadLog())->wrap(new Driver())->connect(['path' => $path]);
+            self::assertSame('wal', $connection->query('PRAGMA journal_mode')->fetchOne());
+            self::assertSame(2, (int) $connection->query('PRAGMA synchronous')->fetchOne(), 'what is answered is on the disk');
+        } finally {
+            array_map(static fn (string $end): bool => @unlink($path.$end), ['', '-wal', '-shm']);
+        }
+    }
+
+    public function testWithoutAWritableFolderThereAreNoSessions(): void
+    {
+        self::assertInstanceOf(NullSessionHandler::class, SessionFolder::handler('/nowhere/at/all'));
+        self::assertNotInstanceOf(NullSessionHandler::class, SessionFolder::handler(sys_get_temp_dir()));
+    }
+}
