@@ -18,8 +18,11 @@ final class Kernel extends BaseKernel
     {
         $core = $this->getProjectDir().'/core/src';
         $container->addResource(new DirectoryResource($core, '/\.php$/'));
-        $files = iterator_to_array(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)));
-        $hashes = array_map(static fn (\SplFileInfo $file): string => (string) hash_file('sha256', $file->getPathname()), $files);
+        $hashes = [];
+        /** @var \SplFileInfo $file */
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            $hashes[] = (string) hash_file('sha256', $file->getPathname());
+        }
         sort($hashes);
         $container->setParameter('app.core_version', hash('sha256', implode('', $hashes)));
     }

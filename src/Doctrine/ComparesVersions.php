@@ -21,7 +21,8 @@ final readonly class ComparesVersions
 
     /**
      * @param int|null         $seen   version the change was made to; null: the one that was loaded
-     * @param \Closure(): void $change
+     * @param \Closure(): void             $change
+     * @param \Closure(): ChangedMeanwhile $refusal
      *
      * @throws ChangedMeanwhile with the record as it is now; nothing is stored then
      */

@@ -57,29 +57,13 @@ final class RequestEdgeTest extends BrowserCase
         $this->browser->request('GET', $address);
         self::assertResponseIsSuccessful();
         $form = $this->browser->getCrawler()->filter($selector)->form();
-        $tried = 0;
-        $walk = function (array $values, array $path) use (&$walk, &$tried, $form, $address): void {
-            foreach ($values as $key => $value) {
-                if (\is_array($value)) {
-                    $walk($value, [...$path, $key]);
-                } elseif (is_numeric($value) && !\in_array($key, ['version', '_token'], true) && $tried < 25) {
-                    ++$tried;
-                    $sent = $form->getPhpValues();
-                    $place = &$sent;
-                    foreach ([...$path, $key] as $step) {
-                        self::assertIsArray($place);
-                        $place = &$place[$step];
-                    }
-                    $place = '1e999';
-                    unset($place);
-                    $this->browser->request('POST', $address, $sent);
-                    $status = $this->browser->getResponse()->getStatusCode();
-                    self::assertContains($status, [303, 422], implode('/', [...$path, (string) $key]));
-                }
-            }
-        };
-        $walk($form->getPhpValues(), []);
-        self::assertGreaterThan(0, $tried);
+        $numbers = array_filter($form->getValues(), static fn (mixed $v, string $name): bool => is_numeric($v) && 'version' !== $name, 3);
+        self::assertNotSame([], $numbers);
+        foreach (\array_slice(array_keys($numbers), 0, 25) as $name) {
+            parse_str(http_build_query([...$form->getValues(), $name => '1e999']), $sent);
+            $this->browser->request('POST', $address, $sent);
+            self::assertSame(422, $this->browser->getResponse()->getStatusCode(), $name);
+        }
     }
 
     #[TestWith(['{"format": "feast-ladle/recipe", "version": 1, "steps": [{"takes": [{"grams": 1e999}]}]}'])]

@@ -57,7 +57,7 @@ final class ServingTest extends BrowserCase
         try {
             $connection = (new WriteAheadLog())->wrap(new Driver())->connect(['path' => $path]);
             self::assertSame('wal', $connection->query('PRAGMA journal_mode')->fetchOne());
-            self::assertSame(2, (int) $connection->query('PRAGMA synchronous')->fetchOne(), 'what is answered is on the disk');
+            self::assertEquals(2, $connection->query('PRAGMA synchronous')->fetchOne(), 'what is answered is on the disk');
         } finally {
             array_map(static fn (string $end): bool => @unlink($path.$end), ['', '-wal', '-shm']);
         }
