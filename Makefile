@@ -31,7 +31,7 @@ style:
 	APP_ENV=test php bin/console lint:yaml config --quiet
 
 stan:
-	@APP_ENV=test php bin/console cache:warmup --quiet
+	@APP_ENV=test APP_DEBUG=1 php bin/console cache:warmup --quiet
 	vendor/bin/phpstan analyse --memory-limit=1G --no-progress
 
 test-core:

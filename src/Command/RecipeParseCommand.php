@@ -6,7 +6,7 @@ namespace App\Command;
 
 use App\Import\Intake;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Telling\Open;
+use FeastLadle\Drafting\OpenPoint;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -40,7 +40,7 @@ final class RecipeParseCommand extends Command implements UsesTheBook
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $row = static fn (Open $open): array => ['place' => $open->place, 'text' => $open->text()];
+        $row = static fn (OpenPoint $open): array => ['place' => $open->place, 'text' => $open->text()];
         $output->writeln(
             json_encode(
                 [

@@ -6,9 +6,9 @@ namespace App\Controller;
 
 use App\Form\GuestsType;
 use App\Service\OpenFeast;
+use FeastLadle\Amounts\DemandCurve;
+use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\MomentKind;
-use FeastLadle\Planning\DemandCurve;
-use FeastLadle\Planning\PlannedDish;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -9,19 +9,19 @@ use App\Export\PlanCalendar;
 use App\Export\PlanCsv;
 use App\Export\PlanJson;
 use App\Service\ChangedMeanwhile;
-use App\Service\SureEnough;
 use App\Service\WhatIf;
+use App\Service\WishedRoom;
 use App\View\LoadDrawing;
 use App\View\StepPage;
 use App\View\StoveFrames;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Explaining\ClockChange;
+use FeastLadle\Explaining\RoomBefore;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\ClockChange;
-use FeastLadle\Planning\Earliness;
-use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\PlannedStep;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -59,7 +59,7 @@ final class SequenceController extends StationController
     }
 
     #[Route('/feasts/{id}/risk', name: 'risk', requirements: self::ID, methods: ['GET', 'POST'])]
-    public function risk(int $id, Request $request, SureEnough $sure): Response
+    public function risk(int $id, Request $request, WishedRoom $sure): Response
     {
         $open = $this->desk->open($id);
         $faults = [];
@@ -103,8 +103,8 @@ final class SequenceController extends StationController
             [
                 'faults' => $faults,
                 'risk' => $risk,
-                'held' => Earliness::heldBack($open->feast, $plan),
-                'short' => null !== $risk && !$plan->isToTheMinute && [] !== Earliness::wanted($plan, $risk),
+                'held' => RoomBefore::heldBack($open->feast, $plan),
+                'short' => null !== $risk && !$plan->isToTheMinute && [] !== RoomBefore::wanted($plan, $risk),
                 'steps' => $steps,
                 'blamed' => \array_slice(
                     array_filter(

@@ -11,7 +11,7 @@ use App\Service\OpenFeast;
 use App\Service\PlanStore;
 use App\Service\Stations;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Solving\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Form\FormInterface;
 use Symfony\Component\HttpFoundation\Request;

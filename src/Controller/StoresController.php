@@ -9,7 +9,7 @@ use App\Export\StoresCsv;
 use App\Service\Pantry;
 use App\View\StoreRows;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Planning\FuelTally;
+use FeastLadle\Explaining\FuelTally;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

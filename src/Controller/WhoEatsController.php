@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
-use FeastLadle\Care\DietGrid;
+use FeastLadle\Amounts\SugarOnPlate;
+use FeastLadle\Diet\DietGrid;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Planning\SugarOnPlate;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -20,7 +20,7 @@ final readonly class ComparesVersions
     }
 
     /**
-     * @param int|null         $seen   version the change was made to; null: the one that was loaded
+     * @param int|null                     $seen    version the change was made to; null: the one that was loaded
      * @param \Closure(): void             $change
      * @param \Closure(): ChangedMeanwhile $refusal
      *

@@ -6,9 +6,9 @@ namespace App\Export;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Recipe\CueKind;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use Sabre\VObject\Component\VCalendar;
 
 /** The run sheet as iCalendar, of one person or of all; each step rings before it begins. */

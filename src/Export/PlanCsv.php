@@ -6,7 +6,7 @@ namespace App\Export;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Solving\Plan;
 
 /** The run sheet as comma-separated values, a line a step, times with their offset. */
 final class PlanCsv

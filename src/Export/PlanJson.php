@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use FeastLadle\Amounts\MeasuredBowl;
+use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Planning\MeasuredBowl;
-use FeastLadle\Planning\Obstacle;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedDish;
-use FeastLadle\Planning\PlannedJob;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedJob;
+use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Stores\StoreLine;
 
 /** A plan as a JSON document: grams, millilitres, minutes and instants with their offset. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\ClockChange;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Solving\Plan;
 
 /** A plan as plain text, to read in a terminal or print. */
 final class PlanText

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Export;
 
-use FeastLadle\Planning\Quantities;
+use FeastLadle\Amounts\Quantities;
 
 /** The stores as comma-separated values, a line a thing; amounts in grams. */
 final class StoresCsv

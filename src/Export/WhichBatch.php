@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Export;
 
-use FeastLadle\Planning\PlannedJob;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Solving\PlannedJob;
+use FeastLadle\Solving\PlannedStep;
 
 /** Which of the batches a step belongs to, or for which moment it is done, where there are several. */
 final class WhichBatch

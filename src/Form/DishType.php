@@ -9,7 +9,7 @@ use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Without;
 use FeastLadle\Recipe\Recipe;
-use FeastLadle\Ways\ChoicesReader;
+use FeastLadle\Schools\ChoicesReader;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\Form\Extension\Core\Type\FormType;

@@ -10,12 +10,12 @@ use App\Service\CurrentKitchen;
 use App\Service\DraftDesk;
 use App\Service\RecipeBook;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Drafting\DraftOfTelling;
+use FeastLadle\Drafting\OpenPoint;
+use FeastLadle\Drafting\ToldDraft;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Telling\DraftOfTelling;
-use FeastLadle\Telling\Open;
 use FeastLadle\Telling\TextReader;
-use FeastLadle\Telling\Told;
-use FeastLadle\Telling\ToldDraft;
+use FeastLadle\Telling\ToldRecipe;
 
 /**
  * Takes recipes in from whatever they come as. A document of our own goes into the book; anything else is understood as far as it
@@ -62,7 +62,7 @@ final readonly class Intake
     public function open(ToldDraft $told): array
     {
         $steps = $told->draft->steps();
-        $place = static function (Open $open) use ($steps): string {
+        $place = static function (OpenPoint $open) use ($steps): string {
             if (1 !== preg_match('#^/steps/(\d+)(/.*)?$#', $open->place, $match)) {
                 return $open->place;
             }
@@ -71,14 +71,14 @@ final readonly class Intake
             return '#'.(\is_string($id) ? $id : '').($match[2] ?? '');
         };
 
-        return array_map(static fn (Open $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [
+        return array_map(static fn (OpenPoint $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [
             ...$told->questions,
             ...$told->guesses,
         ]);
     }
 
-    /** @return string|Told a document of our own, or what was told */
-    private function source(string $content): string|Told
+    /** @return string|ToldRecipe a document of our own, or what was told */
+    private function source(string $content): string|ToldRecipe
     {
         if (!mb_check_encoding($content, 'UTF-8')) {
             throw FaultyDocument::because('recipe', 'This is no text in UTF-8.');
@@ -104,7 +104,7 @@ final readonly class Intake
         return (new TextReader($this->larder, $this->kitchen->equipment()->cupMl))->read($start);
     }
 
-    private function inScript(string $script): string|Told|null
+    private function inScript(string $script): string|ToldRecipe|null
     {
         try {
             return $this->linked->ownDocument($script) ?? $this->linked->told($script);
@@ -114,7 +114,7 @@ final readonly class Intake
         }
     }
 
-    private function understand(Told $told): ToldDraft
+    private function understand(ToldRecipe $told): ToldDraft
     {
         return (new DraftOfTelling($this->larder, $this->kitchen->equipment()->cupMl))->make($told, $this->desk->freeSlug($told->name));
     }

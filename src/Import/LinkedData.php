@@ -7,7 +7,7 @@ namespace App\Import;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
-use FeastLadle\Telling\Told;
+use FeastLadle\Telling\ToldRecipe;
 
 /** Finds a schema.org Recipe in JSON-LD, bare or inside an HTML page. */
 final class LinkedData
@@ -66,11 +66,11 @@ final class LinkedData
     }
 
     /**
-     * @return Told|null null when no recipe is described there
+     * @return ToldRecipe|null null when no recipe is described there
      *
      * @throws FaultyDocument when it is no JSON, too large or too deep
      */
-    public function told(string $json): ?Told
+    public function told(string $json): ?ToldRecipe
     {
         $recipe = $this->recipe($this->decode($json));
         if (null === $recipe) {
@@ -78,7 +78,7 @@ final class LinkedData
         }
         $yield = $recipe['recipeYield'] ?? '';
 
-        return new Told(
+        return new ToldRecipe(
             mb_substr($this->text($recipe['name'] ?? ''), 0, 100),
             mb_substr($this->text($recipe['description'] ?? ''), 0, 400),
             \array_slice($this->texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])), 0, self::MOST_ROWS),

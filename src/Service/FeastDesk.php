@@ -8,10 +8,10 @@ use App\Doctrine\ComparesVersions;
 use App\Entity\Feast;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
+use FeastLadle\Amounts\Quantities;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\Quantities;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 

@@ -9,7 +9,7 @@ use FeastLadle\Document\Node;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\RecipeShelf;
-use FeastLadle\Ways\Choices;
+use FeastLadle\Schools\Choices;
 
 /** Recipes for a feast file: those that stand in the file itself, then those that ship. Files know no revisions. */
 final class FileShelf implements RecipeShelf

@@ -8,7 +8,7 @@ use App\Entity\DishOutcome;
 use App\Entity\Feast;
 use App\Repository\DishOutcomeRepository;
 use Doctrine\ORM\EntityManagerInterface;
-use FeastLadle\Planning\Quantities;
+use FeastLadle\Amounts\Quantities;
 
 /** One line for each dish of what became of it. */
 final readonly class Outcomes

@@ -4,22 +4,25 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
-use FeastLadle\Planning\DishTiming;
-use FeastLadle\Planning\FailedAudit;
-use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\Obstacle;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionReader;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\FailedAudit;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\Solve;
+use FeastLadle\Solving\Task;
 
 /** A plan as it is kept: the solution with what was said beside it; the problem is built again from the feast. */
 final readonly class PlanCodec
 {
-    public function __construct(private FeastPlanner $planner)
+    public function __construct(private Larder $larder)
     {
     }
 
@@ -81,21 +84,10 @@ final readonly class PlanCodec
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
         $toTheMinute = $root->at('toTheMinute')->bool(false);
         $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
-        $quantities = $this->planner->quantities($feast, $open->kitchen);
-        $draft = $this->planner->draft(
-            $feast,
-            $open->kitchen,
-            $quantities,
-            $notBefore,
-            array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items()),
-        );
-        $plan = $this->planner->assemble(
-            $feast,
-            $open->kitchen,
-            $quantities,
-            $draft,
-            (new SolutionReader())->fromNode($root->at('solution'), $faults),
-        );
+        $out = array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items());
+        $task = new Task($feast, $open->kitchen, (new QuantityPlanner($this->larder))->plan($feast, $open->kitchen), $notBefore, $out);
+        $solve = new Solve($this->larder);
+        $plan = $solve->plan($task, $solve->model($task), (new SolutionReader())->fromNode($root->at('solution'), $faults));
         $plan = $toTheMinute ? $plan->toTheMinute() : $plan;
         $timings = [];
         foreach ($plan->timings as $dish => $timing) {

@@ -6,10 +6,10 @@ namespace App\Service;
 
 use App\Repository\FeastPlanRepository;
 use Doctrine\DBAL\Exception as DatabaseException;
-use FeastLadle\Planning\FailedAudit;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\Plan;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Solving\FailedAudit;
+use FeastLadle\Solving\Plan;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
 

@@ -12,7 +12,7 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\RecipeShelf;
-use FeastLadle\Ways\Choices;
+use FeastLadle\Schools\Choices;
 use Psr\Clock\ClockInterface;
 
 /** The recipes of the current kitchen: finds them for feasts, and takes in documents as new revisions. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Repository\DishOutcomeRepository;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 
 /** The stations of a feast in the order of the work, each with what is settled or unsettled there. */
 final readonly class Stations

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use FeastLadle\Planning\DishTiming;
-use FeastLadle\Planning\Obstacle;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\Plan;
 
 /** What a thing that was tried brings, seen in a plan that was really made for it. */
 final readonly class Verdict

@@ -8,8 +8,8 @@ use FeastLadle\Document\Fault;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Recipe\Recipe;
-use FeastLadle\Ways\Choices;
-use FeastLadle\Ways\ChoicesReader;
+use FeastLadle\Schools\Choices;
+use FeastLadle\Schools\ChoicesReader;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** What an address asks of a recipe's schools and dials, in the words of a feast document: schools[roast]=dry, dials[sweet]=0.9. */

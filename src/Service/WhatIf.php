@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Service;
 
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Explaining\MakeOrBuy;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\MakeOrBuy;
-use FeastLadle\Planning\Plan;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Solving\Plan;
 use FeastLadle\Vessel\Vessel;
 
 /** What may be tried with a plan without losing it: a fire, a helper, an earlier start, the day before, a bought base, a dish less. */
@@ -298,7 +298,7 @@ final readonly class WhatIf
             return null;
         }
 
-        return $this->planner->plan($feast, $kitchen, null, Budget::milliseconds(self::TRY_MS)->patient(self::TRY_PATIENCE));
+        return $this->planner->try($feast, $kitchen, Budget::milliseconds(self::TRY_MS)->patient(self::TRY_PATIENCE));
     }
 
     /**

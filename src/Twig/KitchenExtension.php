@@ -6,7 +6,7 @@ namespace App\Twig;
 
 use FeastLadle\Document\Placeholders;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\Obstacle;
+use FeastLadle\Modelling\Obstacle;
 use Symfony\Contracts\Translation\TranslatorInterface;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use FeastLadle\Planning\BoxCount;
+use FeastLadle\Amounts\BoxCount;
 
 /** A gift box from the front: what it holds side by side, each as wide as it weighs. */
 final class BoxDrawing

@@ -6,14 +6,14 @@ namespace App\View;
 
 use App\Service\CookingDay;
 use App\Service\OpenFeast;
-use FeastLadle\Care\Caution;
-use FeastLadle\Care\Cautions;
+use FeastLadle\Explaining\CarriedOver;
+use FeastLadle\Explaining\CutTimes;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Planning\CutTimes;
-use FeastLadle\Planning\GoesOn;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Safety\Caution;
+use FeastLadle\Safety\Cautions;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Tray\CutWindow;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Uid\Uuid;
@@ -101,7 +101,7 @@ final readonly class CookBoard
             'overdue' => $step->end < $now,
             'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->liftKg),
             'cuts' => (new CutTimes($this->larder))->of($step, $kitchen),
-            'goesOn' => GoesOn::seconds($step, $kitchen),
+            'goesOn' => CarriedOver::seconds($step, $kitchen),
         ];
     }
 

@@ -10,11 +10,11 @@ use FeastLadle\Document\Fault;
 use FeastLadle\Drafting\Comparing;
 use FeastLadle\Drafting\Difference;
 use FeastLadle\Drafting\Draft;
-use FeastLadle\Drafting\ProcessGuide;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\ProcessGuide;
 
 /**
  * The writing desk of a recipe: the map, the open step with just its questions, the check.

@@ -6,7 +6,7 @@ namespace App\View;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Planning\Plan;
+use FeastLadle\Solving\Plan;
 
 /**
  * How many fires and hands are at work through the day, against what there is; hours in which nothing happens are left out.

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Amounts\Quantities;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\Quantities;
 use FeastLadle\Tray\Ball;
 
 /**

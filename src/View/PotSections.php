@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\PotAlternatives;
+use FeastLadle\Amounts\Quantities;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Planning\PlannedDish;
-use FeastLadle\Planning\PotAlternatives;
-use FeastLadle\Planning\Quantities;
 use FeastLadle\Vessel\Lifting;
 
 /**

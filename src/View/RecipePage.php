@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use FeastLadle\Care\Caution;
-use FeastLadle\Care\Cautions;
-use FeastLadle\Care\Sources;
 use FeastLadle\Checking\Finding;
 use FeastLadle\Checking\RecipeChecker;
+use FeastLadle\Diet\Sources;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Kitchen\Kitchen;
@@ -16,6 +14,8 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
+use FeastLadle\Safety\Caution;
+use FeastLadle\Safety\Cautions;
 
 /**
  * A recipe by one way of its schools and dials, as it is written or grown to any yield, with what its flow comes to.

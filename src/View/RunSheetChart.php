@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedJob;
-use FeastLadle\Planning\PlannedStep;
-use FeastLadle\Planning\StepPlace;
+use FeastLadle\Explaining\StepPlace;
 use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedJob;
+use FeastLadle\Solving\PlannedStep;
 
 /**
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire

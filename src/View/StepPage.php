@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
-use FeastLadle\Care\Caution;
-use FeastLadle\Care\Cautions;
+use FeastLadle\Explaining\StepAccount;
+use FeastLadle\Explaining\StepPlace;
+use FeastLadle\Explaining\StepPlaces;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
-use FeastLadle\Planning\Sentence;
-use FeastLadle\Planning\StepAccount;
-use FeastLadle\Planning\StepPlace;
-use FeastLadle\Planning\StepPlaces;
+use FeastLadle\Safety\Caution;
+use FeastLadle\Safety\Cautions;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 
 /**
  * All there is to tell about one step of a plan: how long and why, why then, what goes in, what stands in the vessel.

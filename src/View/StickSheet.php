@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use FeastLadle\Measuring\PotStick;
+use FeastLadle\Cards\PotStick;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Amounts\Quantities;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\BuyingPlace;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Planning\Quantities;
 
 /**
  * The stores as a list to shop by, place by place.

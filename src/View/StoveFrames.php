@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 
 /**
  * The kitchen from above, minute by minute: what stands on each fire, how full, who is at it; what stands beside. One frame for

@@ -82,7 +82,7 @@ final class AtOnceTest extends BrowserCase
         self::assertSame('First was here', $kitchen?->getName());
         // What was typed still stands there; sent again, knowing, it is taken.
         $again = $this->browser->getCrawler()->filter('form[name=kitchen]')->form();
-        self::assertSame('Second too', $again->getPhpValues()['kitchen']['name'] ?? null);
+        self::assertSame('Second too', $again->getValues()['kitchen[name]'] ?? null);
         $this->browser->submit($again);
         self::assertResponseStatusCodeSame(303);
     }

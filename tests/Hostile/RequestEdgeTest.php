@@ -57,7 +57,7 @@ final class RequestEdgeTest extends BrowserCase
         $this->browser->request('GET', $address);
         self::assertResponseIsSuccessful();
         $form = $this->browser->getCrawler()->filter($selector)->form();
-        $numbers = array_filter($form->getValues(), static fn (mixed $v, string $name): bool => is_numeric($v) && 'version' !== $name, 3);
+        $numbers = array_filter(array_diff_key($form->getValues(), ['version' => 1]), is_numeric(...));
         self::assertNotSame([], $numbers);
         foreach (\array_slice(array_keys($numbers), 0, 25) as $name) {
             parse_str(http_build_query([...$form->getValues(), $name => '1e999']), $sent);

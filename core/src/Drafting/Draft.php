@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Drafting;
 
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\ProcessGuide;
 use FeastLadle\Recipe\RecipeReader;
 
 /**

@@ -7,6 +7,7 @@ namespace FeastLadle\Drafting;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\ProcessGuide;
 
 /** What the writer of a recipe can do to a draft: one thing at a time, named by a word and where it is done. */
 final readonly class Editing

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
-use FeastLadle\Ways\DialKind;
+use FeastLadle\Schools\DialKind;
 
 /** Schools and dials of a draft: added and taken away. */
 final class WaysEditing

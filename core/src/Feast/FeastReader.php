@@ -11,7 +11,7 @@ use FeastLadle\Document\Node;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Portion\Group;
 use FeastLadle\Recipe\RecipeShelf;
-use FeastLadle\Ways\ChoicesReader;
+use FeastLadle\Schools\ChoicesReader;
 
 /** Reads a feast document against a kitchen and a shelf of recipes, reporting every fault with its JSON pointer. */
 final readonly class FeastReader

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Heat;
 
-use FeastLadle\Syrup\BoilingPoint;
-
 /** What a pot loses below the boil, waiting on a low flame or beside it: 0.089 e Δp/(2501 − 2.4T) kg/s·m², p in kPa. */
 final class Evaporation
 {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Heat;
 
-use FeastLadle\Syrup\BoilingPoint;
-
 /** Heat that an open pot loses to the room: q = e·0.089(p(T) − p_room) + 0.010(T − T_room) kW per m² of surface, ±30 %. */
 final readonly class OpenPot
 {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Kitchen;
 
+use FeastLadle\Heat\BoilingPoint;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\OpenPot;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Measure\Scale;
 use FeastLadle\Recipe\Process;
-use FeastLadle\Syrup\BoilingPoint;
 use FeastLadle\Vessel\FillLimits;
 use FeastLadle\Vessel\Lifting;
 use FeastLadle\Vessel\Vessel;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Numbers;
 
-use FeastLadle\Syrup\BoilingPoint;
+use FeastLadle\Heat\BoilingPoint;
 use FeastLadle\Syrup\Brew;
 use FeastLadle\Syrup\Density;
 use FeastLadle\Syrup\Graining;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Numbers;
 
-use FeastLadle\Holding\Thickening;
-use FeastLadle\Holding\TwoClocks;
+use FeastLadle\Keeping\Thickening;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Tray\Ball;
 use FeastLadle\Tray\Cut;
 

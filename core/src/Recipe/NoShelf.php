@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-use FeastLadle\Ways\Choices;
+use FeastLadle\Schools\Choices;
 
 /** For reading a recipe by itself: no bases are found. */
 final class NoShelf implements RecipeShelf

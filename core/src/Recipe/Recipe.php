@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-use FeastLadle\Ways\Way;
+use FeastLadle\Schools\ChosenWay;
 
 /**
  * A recipe as a flow of steps, in an order in which every step stands after those it takes from, read by one way of its
@@ -31,7 +31,7 @@ final readonly class Recipe
         public int $keepMinutes,
         public array $steps,
         public string $lastStep,
-        public Way $way,
+        public ChosenWay $way,
         public string $origin = '',
         public array $bases = [],
         public ?Base $base = null,

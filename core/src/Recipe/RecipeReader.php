@@ -9,8 +9,8 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Ways\Choices;
-use FeastLadle\Ways\WaysReader;
+use FeastLadle\Schools\Choices;
+use FeastLadle\Schools\SchoolsReader;
 
 /** The one reader of recipe documents. It reports every fault with its JSON pointer, or gives a recipe that hangs together. */
 final readonly class RecipeReader
@@ -69,12 +69,12 @@ final readonly class RecipeReader
         $root = JsonText::decode($json, 'recipe', $faults);
         $written = $this->fromNode($root, $faults, null, $bases);
         $recipes = [$written];
-        $combinations = WaysReader::combinations($written->way);
-        if (\count($combinations) > WaysReader::MOST_COMBINATIONS) {
+        $combinations = SchoolsReader::combinations($written->way);
+        if (\count($combinations) > SchoolsReader::MOST_COMBINATIONS) {
             $root
                 ->at('schools')
                 ->fault('The schools combine to more than {limit} recipes. Say with "when" which questions arise only under others.', [
-                    'limit' => WaysReader::MOST_COMBINATIONS,
+                    'limit' => SchoolsReader::MOST_COMBINATIONS,
                 ]);
             $faults->throwIfAny('recipe');
         }
@@ -116,7 +116,7 @@ final readonly class RecipeReader
         }
         $root->at('version')->int(self::VERSION, self::VERSION);
         $slug = $root->at('slug')->id();
-        $way = (new WaysReader())->read($root, $choices);
+        $way = (new SchoolsReader())->read($root, $choices);
         $excluded = $way->excludedBy();
         if (null !== $excluded) {
             $root->at('schools')->fault('These ways do not go together: {why}', ['why' => $excluded->why]);

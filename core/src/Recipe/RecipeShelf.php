@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-use FeastLadle\Ways\Choices;
+use FeastLadle\Schools\Choices;
 
 /** Where a feast finds the recipes it names, and a recipe its bases. */
 interface RecipeShelf

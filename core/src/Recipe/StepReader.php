@@ -7,10 +7,10 @@ namespace FeastLadle\Recipe;
 use FeastLadle\Document\Node;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Schools\ChosenWay;
+use FeastLadle\Schools\Lever;
 use FeastLadle\Syrup\Stage;
 use FeastLadle\Vessel\VesselKind;
-use FeastLadle\Ways\Lever;
-use FeastLadle\Ways\Way;
 
 /** Reads one step of a recipe document. References to other steps are checked by FlowCheck. */
 final readonly class StepReader
@@ -40,7 +40,7 @@ final readonly class StepReader
         'variants',
     ];
 
-    public function __construct(private Larder $larder, private Way $way, private Swaps $swaps)
+    public function __construct(private Larder $larder, private ChosenWay $way, private Swaps $swaps)
     {
     }
 

@@ -29,7 +29,7 @@ final class Decoder
 
     public readonly Timeline $timeline;
 
-    public readonly Choices $choices;
+    public readonly ResourceChoices $choices;
 
     /** After a failure: the activity that found no place. */
     public int $failedAt = -1;
@@ -68,7 +68,7 @@ final class Decoder
     public function __construct(private readonly Network $network, private readonly Propagation $windows, private readonly Groups $groups)
     {
         $this->timeline = new Timeline($network);
-        $this->choices = new Choices($network, $this->timeline);
+        $this->choices = new ResourceChoices($network, $this->timeline);
         foreach (array_values($network->problem->activities) as $i => $activity) {
             $this->dueAt[] = $activity->due?->at;
             $this->position[] = 0;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
-use FeastLadle\Drafting\ProcessGuide;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\ProcessGuide;
 use FeastLadle\Recipe\Target;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Syrup\Stage;

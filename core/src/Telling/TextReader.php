@@ -26,7 +26,7 @@ final readonly class TextReader
     }
 
     /** @throws FaultyDocument when it is too long, no text, or holds nothing to cook */
-    public function read(string $text): Told
+    public function read(string $text): ToldRecipe
     {
         if (\strlen($text) > self::LONGEST) {
             throw FaultyDocument::because('text', 'This text has {length} bytes; the most is {limit}. Paste one recipe at a time.', [
@@ -65,7 +65,7 @@ final readonly class TextReader
     }
 
     /** @param list<string> $lines */
-    private function sorted(array $lines): Told
+    private function sorted(array $lines): ToldRecipe
     {
         $name = '';
         $summary = '';
@@ -112,7 +112,7 @@ final readonly class TextReader
             array_push($steps, ...$sentences);
         }
 
-        return new Told(mb_substr($name, 0, self::LONGEST_NAME), $summary, $ingredients, $steps, $yields);
+        return new ToldRecipe(mb_substr($name, 0, self::LONGEST_NAME), $summary, $ingredients, $steps, $yields);
     }
 
     private function isName(string $line): bool

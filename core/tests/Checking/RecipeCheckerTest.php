@@ -8,9 +8,9 @@ use FeastLadle\Checking\Finding;
 use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Checking\Severity;
 use FeastLadle\Recipe\RecipeReader;
+use FeastLadle\Schools\Choices;
 use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
-use FeastLadle\Ways\Choices;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Flow;
 
+use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Flow\Ledger;
-use FeastLadle\Planning\QuantityPlanner;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;

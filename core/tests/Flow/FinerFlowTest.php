@@ -6,8 +6,8 @@ namespace FeastLadle\Tests\Flow;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Larder\Without;
+use FeastLadle\Schools\Choices;
 use FeastLadle\Tests\Support\Shipped;
-use FeastLadle\Ways\Choices;
 use PHPUnit\Framework\TestCase;
 
 /** Outputs, drained water, reserve bowls, bases: what is in the vessel afterwards. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Kitchen;
 
+use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Kitchen\KitchenReader;
-use FeastLadle\Planning\QuantityPlanner;
-use FeastLadle\Planning\StepTimer;
 use FeastLadle\Tests\Support\Shipped;
+use FeastLadle\Timing\StepTimer;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

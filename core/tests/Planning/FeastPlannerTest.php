@@ -6,12 +6,12 @@ namespace FeastLadle\Tests\Planning;
 
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\Plan;
-use FeastLadle\Planning\PlannedStep;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\ProblemReader;
 use FeastLadle\Schedule\ProblemWriter;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

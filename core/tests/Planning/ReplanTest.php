@@ -7,7 +7,9 @@ namespace FeastLadle\Tests\Planning;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\PlannedStep;
+use FeastLadle\Planning\Replanner;
+use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Solving\Task;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -29,7 +31,8 @@ final class ReplanTest extends TestCase
     {
         $planner = new FeastPlanner(Shipped::larder());
         $before = $planner->plan($feast, $kitchen);
-        $draft = $planner->draft($feast, $kitchen, $before->quantities);
+        $replanner = new Replanner(Shipped::larder());
+        $task = new Task($feast, $kitchen, $before->quantities);
         $onTheDay = array_values(
             array_filter(
                 $before->steps,
@@ -48,7 +51,7 @@ final class ReplanTest extends TestCase
                 $running[$step->activity] = $step->start;
             }
         }
-        [$after] = $planner->replan($feast, $kitchen, $before->quantities, $draft, $before->solution, $now, $done, $running);
+        [$after] = $replanner->replan($task, $replanner->model($task), $before->solution, $now, $done, $running);
         self::assertCount(
             \count($before->steps),
             $after->steps,

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Stores;
 
+use FeastLadle\Amounts\Quantities;
+use FeastLadle\Amounts\QuantityPlanner;
+use FeastLadle\Explaining\FuelTally;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Larder\BuyingPlace;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Planning\FuelTally;
-use FeastLadle\Planning\Quantities;
-use FeastLadle\Planning\QuantityPlanner;
 use FeastLadle\Stores\StoreLine;
 use FeastLadle\Stores\StoresList;
 use FeastLadle\Tests\Support\Shipped;

@@ -13,7 +13,7 @@ use FeastLadle\Larder\LarderReader;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\RecipeShelf;
-use FeastLadle\Ways\Choices;
+use FeastLadle\Schools\Choices;
 
 /** The shipped data, read for tests. */
 final class Shipped

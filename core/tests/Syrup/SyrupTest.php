@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Syrup;
 
-use FeastLadle\Syrup\BoilingPoint;
+use FeastLadle\Heat\BoilingPoint;
 use FeastLadle\Syrup\Stage;
 use FeastLadle\Syrup\SugarRise;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Amounts;
+
+use FeastLadle\Larder\Ingredient;
+use FeastLadle\Measure\AmountWriter;
+
+/** A bowl as it is measured out, rounded for this kitchen; a reserve bowl stands by and may be left over. */
+final readonly class MeasuredBowl
+{
+    public function __construct(
+        public Ingredient $ingredient,
+        public float $grams,
+        public string $amount,
+        public string $byCup,
+        public string $how,
+        public bool $reserve = false,
+        public float $exactGrams = 0.0,
+        public float $baseGrams = 0.0,
+        public float $exponent = 1.0,
+        public float $boilsOff = 0.0,
+        public float $boilsOffAsWritten = 0.0,
+    ) {
+    }
+
+    /** A share of it, worded anew. */
+    public function times(float $share, AmountWriter $writer): self
+    {
+        $grams = $writer->measuredGrams($this->ingredient, $share * $this->grams);
+
+        return new self(
+            $this->ingredient,
+            $grams,
+            $writer->main($this->ingredient, $grams),
+            $writer->byCup($this->ingredient, $grams),
+            $this->how,
+            $this->reserve,
+            $share * $this->exactGrams,
+            $this->baseGrams,
+            $this->exponent,
+            $share * $this->boilsOff,
+            $this->boilsOffAsWritten,
+        );
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Explaining;
+
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ResourceNames;
+use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Conflict;
+use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\Attempt;
+use FeastLadle\Solving\Solve;
+use FeastLadle\Solving\Task;
+
+/** When a whole menu finds no plan: which dishes must be left out so that the others get one, and why. */
+final readonly class Fitting
+{
+    /** For each question; the answer is wanted soon. */
+    private const TRIAL_MS = 40;
+
+    /** So many steps are named. */
+    private const MOST_NAMED = 4;
+
+    public function __construct(private Solve $solve)
+    {
+    }
+
+    /** @return list<Obstacle> one for each dish to leave out */
+    public function whatDoesNotFit(Task $task): array
+    {
+        $all = array_keys(array_filter($task->quantities->dishes, static fn (PlannedDish $d): bool => !$d->dish->isBase));
+        $out = [];
+        foreach ($all as $dish) {
+            $alone = $task->without(array_values(array_diff($all, [$dish])));
+            $solution = $this->solve->solution($alone, self::budget());
+            if (SolutionStatus::Feasible !== $solution->status) {
+                $out[$dish] =
+                    SolutionStatus::Infeasible === $solution->status
+                        ? $this->proven($dish, $solution->conflicts[0], $alone)
+                        : new Obstacle(
+                            $dish,
+                            'No way was found to do it in this kitchen by these hands, even alone. Fewer guests, a larger pot or '
+                                .'another cook would help.',
+                        );
+            }
+        }
+        $kept = [];
+        foreach ($all as $dish) {
+            if (isset($out[$dish])) {
+                continue;
+            }
+            $solution = $this->solve->solution($task->without(array_values(array_diff($all, $kept, [$dish]))), self::budget());
+            if (SolutionStatus::Feasible === $solution->status) {
+                $kept[] = $dish;
+            } else {
+                $out[$dish] = new Obstacle($dish, Attempt::NO_ROOM);
+            }
+        }
+
+        return array_values($out);
+    }
+
+    private static function budget(): Budget
+    {
+        return Budget::milliseconds(self::TRIAL_MS)->patient(2);
+    }
+
+    /** The proof in a cook's words. */
+    private function proven(string $dish, Conflict $conflict, Task $task): Obstacle
+    {
+        $model = $this->solve->model($task);
+        $steps = [];
+        foreach ($conflict->activities as $id) {
+            $key = $model->steps[$id] ?? null;
+            if (null !== $key) {
+                $steps[$task->quantities->dishes[$key->dish]->dish->recipe->step($key->step)->title] = true;
+            }
+        }
+        $values = [
+            'steps' => implode(', ', \array_slice(array_keys($steps), 0, self::MOST_NAMED)),
+            'things' => ResourceNames::list($task->kitchen, $conflict->resources),
+            'there' => \count($conflict->resources),
+        ];
+
+        return new Obstacle(
+            $dish,
+            match ($conflict->kind) {
+                'hold' => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: {things}. One more '
+                    .'of these would do it, or fewer guests.',
+                'resource' => 'There is not enough of {things} for: {steps}.',
+                'calendar' => 'No shift is long enough for: {steps}.',
+                'need' => 'There are too few for "{steps}": {things}.',
+                'link' => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, in smaller pots, '
+                    .'or more hands would do it.',
+                default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
+            },
+            $values,
+        );
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Explaining;
+
+use FeastLadle\Feast\Shift;
+use FeastLadle\Heat\Burner;
+use FeastLadle\Kitchen\Person;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ResourceNames;
+use FeastLadle\Modelling\ScheduleModel;
+use FeastLadle\Recipe\Skill;
+use FeastLadle\Schedule\Activity;
+use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Network;
+use FeastLadle\Schedule\Problem;
+use FeastLadle\Schedule\Propagation;
+use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\Solve;
+use FeastLadle\Solving\Task;
+
+/**
+ * Why a dish can't be ready in time. First by proof: with its moment made hard, do windows and links alone close? Then by
+ * trial: a fire more, a cook more; what would mend it names the bottleneck, and was seen to work.
+ */
+final readonly class Lateness
+{
+    private const TRIAL_MS = 40;
+
+    /** A help that leaves more than this share of the delay is not worth naming. */
+    private const WORTH_SAYING = 0.7;
+
+    public function __construct(private Solve $solve)
+    {
+    }
+
+    public function explain(Plan $plan, Task $task, ScheduleModel $model): Plan
+    {
+        $late = array_filter($plan->timings, static fn (DishTiming $t): bool => $t->lateMinutes > 0);
+        if ([] === $late) {
+            return $plan;
+        }
+        $timings = $plan->timings;
+        $leftOut = array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles);
+        $trials = $this->trials($task->without($leftOut));
+        foreach ($late as $dish => $timing) {
+            $reasons = $this->proof($model, $dish, $task);
+            foreach ($trials as [$template, $lateness]) {
+                if (($lateness[$dish] ?? \PHP_INT_MAX) <= self::WORTH_SAYING * $timing->lateMinutes) {
+                    $reasons[] = new Obstacle($dish, $template, [
+                        'minutes' => $timing->lateMinutes - $lateness[$dish],
+                        'left' => $lateness[$dish],
+                    ]);
+                }
+            }
+            if ([] === $reasons) {
+                $reasons[] = new Obstacle(
+                    $dish,
+                    'Its steps need more time than lies between the first shift and its moment. Start earlier, or the day before.',
+                );
+            }
+            $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, $reasons);
+        }
+
+        return $plan->withTimings($timings);
+    }
+
+    /** @return list<Obstacle> */
+    private function proof(ScheduleModel $model, string $dish, Task $task): array
+    {
+        $problem = $model->problem;
+        $activities = $problem->activities;
+        foreach ($model->lastOf as $id => $of) {
+            if ($of === $dish) {
+                $a = $activities[$id];
+                $activities[$id] = new Activity($a->id, $a->duration, $a->needs, $a->earliestStart, $a->due->at ?? $a->latestEnd, null);
+            }
+        }
+        $strict = new Problem(
+            $problem->horizonStart,
+            $problem->horizonEnd,
+            $problem->unitSeconds,
+            $problem->resources,
+            $activities,
+            $problem->links,
+            $problem->holds,
+            $problem->objective,
+        );
+        $reasons = [];
+        foreach ((new Propagation(new Network($strict)))->conflicts as $conflict) {
+            $titles = [];
+            foreach ($conflict->activities as $id) {
+                $key = $model->steps[$id] ?? null;
+                if (null !== $key) {
+                    $titles[$task->quantities->dishes[$key->dish]->dish->recipe->step($key->step)->title] = true;
+                }
+            }
+            $reasons[] =
+                'resource' === $conflict->kind
+                    ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', [
+                        'resources' => ResourceNames::list($task->kitchen, $conflict->resources),
+                        'steps' => implode(', ', array_keys($titles)),
+                    ])
+                    : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', [
+                        'steps' => implode(', ', array_reverse(array_keys($titles))),
+                    ]);
+        }
+
+        return $reasons;
+    }
+
+    /** @return list<array{string, array<string, int>}> message, and minutes late by dish in that trial */
+    private function trials(Task $task): array
+    {
+        [$feast, $kitchen] = [$task->feast, $task->kitchen];
+        $budget = Budget::milliseconds(self::TRIAL_MS);
+        $trials = [];
+        $strongest = $kitchen->strongestFire();
+        if (null !== $strongest) {
+            $more = $kitchen->withBurner(
+                new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm),
+            );
+            $trials[] = [
+                'The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).',
+                $this->solve->lateness($task->by($feast, $more), $budget),
+            ];
+        }
+        /** @var Shift|null $first */
+        $first = null;
+        foreach ($feast->shifts as $shift) {
+            $first = null === $first || $shift->from < $first->from ? $shift : $first;
+        }
+        if (null !== $first) {
+            $cook = new Person('one-more-cook', 'one more cook', Skill::Cook);
+            $more = $kitchen->withPerson($cook);
+            $helped = $feast->withShift(new Shift($cook->id, $first->from, $feast->lastMoment()->at->modify('+12 hours')));
+            $trials[] = [
+                'The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).',
+                $this->solve->lateness($task->by($helped, $more), $budget),
+            ];
+            if (null === $task->notBefore || $first->from > $task->notBefore) {
+                $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
+                $trials[] = [
+                    'The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).',
+                    $this->solve->lateness($task->by($earlier), $budget),
+                ];
+            }
+        }
+
+        return $trials;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Modelling;
+
+use FeastLadle\Kitchen\Kitchen;
+
+/** What a cook calls the resources of a schedule problem. */
+final class ResourceNames
+{
+    public static function of(Kitchen $kitchen, string $resource): string
+    {
+        foreach ($kitchen->tools as $tool) {
+            if (StepNeeds::TOOL.$tool->id === $resource) {
+                return $tool->name;
+            }
+        }
+
+        return match ($resource) {
+            StepNeeds::COLD => 'the cold space',
+            StepNeeds::DRYING => 'the room to dry on',
+            default => ($kitchen->burners[$resource] ?? ($kitchen->vessels[$resource] ?? ($kitchen->people[$resource] ?? null)))->name ??
+                $resource,
+        };
+    }
+
+    /** @param list<string> $resources */
+    public static function list(Kitchen $kitchen, array $resources): string
+    {
+        return implode(', ', array_map(static fn (string $r): string => self::of($kitchen, $r), $resources));
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Planning;
+
+use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\ScheduleModel;
+use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\Progress;
+use FeastLadle\Schedule\Replan;
+use FeastLadle\Schedule\Solution;
+use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Schedule\Solver;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\Solve;
+use FeastLadle\Solving\Task;
+
+/** Plans what is left at a given minute: what is done stays, what runs keeps its fire and pot, the rest moves as little as it must. */
+final readonly class Replanner
+{
+    /** On the day itself an answer is wanted at once. */
+    private const BUDGET_MS = 150;
+
+    private Solve $solve;
+
+    public function __construct(Larder $larder)
+    {
+        $this->solve = new Solve($larder);
+    }
+
+    public function model(Task $task): ScheduleModel
+    {
+        return $this->solve->model($task);
+    }
+
+    /**
+     * @param ScheduleModel                                                $model   the one that $before was made from
+     * @param array<string, array{\DateTimeImmutable, \DateTimeImmutable}> $done    start and end by activity
+     * @param array<string, \DateTimeImmutable>                            $running start by activity
+     *
+     * @return array{Plan, list<string>} the plan, and what can no longer be kept, in words
+     */
+    public function replan(
+        Task $task,
+        ScheduleModel $model,
+        Solution $before,
+        \DateTimeImmutable $now,
+        array $done,
+        array $running,
+        ?Budget $budget = null,
+        int $seed = 1,
+    ): array {
+        $done = array_map(static fn (array $d): array => [$model->minute($d[0]), $model->minute($d[1])], $done);
+        $running = array_map($model->minute(...), $running);
+        foreach ($model->problem->links as $link) {
+            // A marker of no length goes with the step that takes the contents over.
+            if (!isset($model->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
+                $start = $done[$link->from][0] ?? $running[$link->from] ?? null;
+                if (null !== $start) {
+                    $done[$link->to] = [$start, $start];
+                }
+            }
+        }
+        $replan = Replan::of($model->problem, $before, new Progress($model->minute($now), $done, $running));
+        $solution = (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::BUDGET_MS), $seed, $replan->near);
+        if (SolutionStatus::Feasible !== $solution->status) {
+            return [$this->solve->plan($task, $model, $solution), $replan->letGo];
+        }
+        Solve::audit($replan->problem, $solution);
+
+        return [$this->solve->tell($task, $model, $replan->whole($solution)), $replan->letGo];
+    }
+}

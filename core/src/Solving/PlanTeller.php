@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Solving;
+
+use FeastLadle\Amounts\MeasuredBowl;
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\Quantities;
+use FeastLadle\Feast\Feast;
+use FeastLadle\Heat\Burner;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ScheduleBuilder;
+use FeastLadle\Modelling\ScheduleModel;
+use FeastLadle\Modelling\StepKey;
+use FeastLadle\Recipe\Step;
+use FeastLadle\Schedule\Solution;
+use FeastLadle\Schedule\Solver;
+use FeastLadle\Timing\StepTimer;
+
+/** A solution read back into the kitchen's words: which step of which batch, on which fire, in which pot, by whose hands. */
+final readonly class PlanTeller
+{
+    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder)
+    {
+    }
+
+    /** @param list<Obstacle> $obstacles */
+    public function tell(Quantities $quantities, ScheduleModel $model, Solution $solution, array $obstacles): Plan
+    {
+        $steps = [];
+        $timings = [];
+        $vessels = $this->vesselsByStep($quantities, $model, $solution);
+        $numbers = $this->batchNumbers($model, $solution);
+        $timer = new StepTimer($this->kitchen, $this->larder);
+        foreach ($model->steps as $id => $key) {
+            $placement = $solution->activities[$id];
+            $planned = $quantities->dishes[$key->dish];
+            $step = $planned->dish->recipe->step($key->step);
+            $burner = null;
+            $people = [];
+            foreach ($placement->uses as $uses) {
+                foreach ($uses as $resource) {
+                    if (isset($this->kitchen->burners[$resource])) {
+                        $burner = $resource;
+                    } elseif (isset($this->kitchen->people[$resource])) {
+                        $people[] = $resource;
+                    }
+                }
+            }
+            $range = $model->problem->activities[$id]->duration;
+            $length = $placement->end - $placement->start;
+            $steps[] = new PlannedStep(
+                new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step),
+                $planned,
+                $step,
+                $placement->start,
+                $placement->end,
+                $model->instant($placement->start),
+                $model->instant($placement->end),
+                (int) round(($length * $range->min) / max(1, $range->likely)),
+                (int) round(($length * $range->max) / max(1, $range->likely)),
+                $burner,
+                $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [],
+                $people,
+                $this->bowls($planned->bowls[$key->step], $model->flows[$key->dish]->share($key->batch)),
+                $id,
+                $key->batch < 0 ? $model->flows[$key->dish]->wave($key->batch)->moment : null,
+                $this->lid($planned, $step, null === $burner ? null : $this->kitchen->burners[$burner], $timer),
+            );
+            if (isset($model->lastOf[$id])) {
+                $timing = DishTiming::at($key->dish, $model->momentOf[$id]->at, $model->instant($placement->end));
+                $timings[$key->dish] = isset($timings[$key->dish]) ? $timings[$key->dish]->tighter($timing) : $timing;
+            }
+        }
+        usort(
+            $steps,
+            static fn (PlannedStep $a, PlannedStep $b): int => [$a->startMinute, $a->endMinute, $a->key->id()] <=> [
+                $b->startMinute,
+                $b->endMinute,
+                $b->key->id(),
+            ],
+        );
+
+        return new Plan(
+            $quantities,
+            $model->problem,
+            $solution,
+            $model->origin,
+            $steps,
+            $timings,
+            $obstacles,
+            true,
+            $this->jobs($model, $solution),
+            $this->margins($model),
+        );
+    }
+
+    private function lid(PlannedDish $planned, Step $step, ?Burner $burner, StepTimer $timer): bool
+    {
+        $pot = $planned->batchPlan->potOfStep()[$step->id] ?? null;
+
+        return null !== $pot && null !== $burner && $timer->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
+    }
+
+    /** @return array<string, int> by activity */
+    private function margins(ScheduleModel $model): array
+    {
+        $margins = [];
+        foreach ($model->momentOf as $id => $moment) {
+            $margins[$id] = $model->minute($moment->at) - ($model->problem->activities[$id]->due->at ?? $model->minute($moment->at));
+        }
+        foreach ($this->feast->boxes as $box) {
+            $margins[ScheduleBuilder::BOX.$box->id] = $this->feast->marginMinutes;
+        }
+
+        return $margins;
+    }
+
+    /** @return list<PlannedJob> */
+    private function jobs(ScheduleModel $model, Solution $solution): array
+    {
+        $jobs = [];
+        foreach ($this->feast->boxes as $box) {
+            $placement = $solution->activities[ScheduleBuilder::BOX.$box->id] ?? null;
+            if (null !== $placement) {
+                $jobs[] = new PlannedJob(
+                    $box->name,
+                    $placement->start,
+                    $placement->end,
+                    $model->instant($placement->start),
+                    $model->instant($placement->end),
+                    array_merge(...$placement->uses),
+                    null,
+                    true,
+                );
+            }
+        }
+        foreach ($this->feast->otherWork as $work) {
+            $jobs[] = new PlannedJob(
+                $work->name,
+                $model->minute($work->from),
+                $model->minute($work->to),
+                $work->from,
+                $work->to,
+                isset($this->kitchen->people[$work->on]) ? [$work->on] : [],
+                isset($this->kitchen->burners[$work->on]) ? $work->on : null,
+                false,
+            );
+        }
+        usort($jobs, static fn (PlannedJob $a, PlannedJob $b): int => $a->startMinute <=> $b->startMinute);
+
+        return $jobs;
+    }
+
+    /**
+     * Of bowls that go into all batches at once, what one of several moments takes.
+     *
+     * @param list<MeasuredBowl> $bowls
+     *
+     * @return list<MeasuredBowl>
+     */
+    private function bowls(array $bowls, float $share): array
+    {
+        return 1.0 === $share
+            ? $bowls
+            : array_map(fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $this->kitchen->writer()), $bowls);
+    }
+
+    /**
+     * Batches are alike to the solver; the cook counts them in the order in which they are finished.
+     *
+     * @return array<string, array<int, int>> by dish: the solver's number of a batch → the cook's
+     */
+    private function batchNumbers(ScheduleModel $model, Solution $solution): array
+    {
+        $ends = [];
+        foreach ($model->steps as $id => $key) {
+            if ($key->batch > 0) {
+                $ends[$key->dish][$key->batch] = max($ends[$key->dish][$key->batch] ?? \PHP_INT_MIN, $solution->activities[$id]->end);
+            }
+        }
+        $numbers = [];
+        foreach ($ends as $dish => $byBatch) {
+            asort($byBatch);
+            foreach (array_keys($byBatch) as $position => $batch) {
+                $numbers[$dish][$batch] = $position + 1;
+            }
+        }
+
+        return $numbers;
+    }
+
+    /** @return array<string, list<string>> vessel ids by dish/batch/step */
+    private function vesselsByStep(Quantities $quantities, ScheduleModel $model, Solution $solution): array
+    {
+        $vessels = [];
+        foreach ($model->flows as $dish => $batchFlow) {
+            $planned = $quantities->dishes[$dish];
+            foreach ($planned->batchPlan->pots as $choice) {
+                foreach ($batchFlow->placesOfRun($choice->run) as $batch) {
+                    $hold = $planned->dish->id.'/'.$batch.'/'.$choice->run->id;
+                    foreach ($choice->run->flows as $flow) {
+                        $vessels[$planned->dish->id.'/'.$batch.'/'.$flow->step->id] = array_merge(
+                            ...$solution->holds[$hold] ?? [[]],
+                        );
+                    }
+                }
+            }
+        }
+
+        return $vessels;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Solving;
+
+use FeastLadle\Amounts\MeasuredBowl;
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Feast\Moment;
+use FeastLadle\Modelling\StepKey;
+use FeastLadle\Recipe\Step;
+
+/** A step with its place in the plan. */
+final readonly class PlannedStep
+{
+    /**
+     * @param string|null        $burner   burner id
+     * @param list<string>       $vessels  vessel ids
+     * @param list<string>       $people   person ids
+     * @param list<MeasuredBowl> $bowls
+     * @param string             $activity its id in the schedule problem; batches are numbered anew for the cook
+     * @param bool               $lid      the lid is on until it is hot; its minutes count on it
+     * @param Moment|null        $for      the moment whose batches it takes up, where it is done for each of several
+     */
+    public function __construct(
+        public StepKey $key,
+        public PlannedDish $dish,
+        public Step $step,
+        public int $startMinute,
+        public int $endMinute,
+        public \DateTimeImmutable $start,
+        public \DateTimeImmutable $end,
+        public int $minMinutes,
+        public int $maxMinutes,
+        public ?string $burner,
+        public array $vessels,
+        public array $people,
+        public array $bowls,
+        public string $activity,
+        public ?Moment $for = null,
+        public bool $lid = false,
+    ) {
+    }
+
+    public function minutes(): int
+    {
+        return $this->endMinute - $this->startMinute;
+    }
+
+    /** Days from a date, in the feast's own zone: −1 is the day before. */
+    public function dayFrom(string $date, \DateTimeZone $zone): int
+    {
+        $day = new \DateTimeImmutable($this->start->setTimezone($zone)->format('Y-m-d').' 12:00', new \DateTimeZone('UTC'));
+
+        return (int) round(
+            ($day->getTimestamp() - (new \DateTimeImmutable($date.' 12:00', new \DateTimeZone('UTC')))->getTimestamp()) / 86400,
+        );
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Solving;
+
+use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ScheduleBuilder;
+use FeastLadle\Modelling\ScheduleModel;
+use FeastLadle\Schedule\Audit;
+use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Problem;
+use FeastLadle\Schedule\Solution;
+use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Schedule\Solver;
+
+/**
+ * The one way from amounts to a plan: model, solve, audit, tell. Planning, explaining, trying and planning anew all go through it; what to
+ * try, and which try is the better, they decide themselves.
+ */
+final readonly class Solve
+{
+    /** Enough for a home feast; small, as a cook waits for it. */
+    private const LEAST_BUDGET_MS = 40;
+
+    /** For each activity, where there are more. */
+    private const BUDGET_MS_EACH = 2;
+
+    /** When something is late after that, so many times longer is looked before saying so. */
+    private const PATIENCE = 10;
+
+    public function __construct(private Larder $larder)
+    {
+    }
+
+    public function model(Task $task): ScheduleModel
+    {
+        return (new ScheduleBuilder($task->feast, $task->kitchen, $this->larder, $task->quantities))->build($task->notBefore, $task->without);
+    }
+
+    /** What is usually spent on a problem of this size. */
+    public static function budgetFor(Problem $problem): Budget
+    {
+        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(self::PATIENCE);
+    }
+
+    /**
+     * @param list<Obstacle> $leftOut dishes that are left out, and why
+     * @param Solution|null  $near    a former plan of the same beginning, from which as little as may be should move
+     */
+    public function attempt(Task $task, array $leftOut = [], ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Attempt
+    {
+        $task = $task->without(array_map(static fn (Obstacle $o): string => $o->dish, $leftOut));
+        $model = $this->model($task)->withObstacles($leftOut);
+        $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem), $seed, $near);
+
+        return new Attempt($task->feast, $model, $this->plan($task, $model, $solution), $leftOut);
+    }
+
+    /** A quick try, when only its answer counts. */
+    public function solution(Task $task, Budget $budget): Solution
+    {
+        return (new Solver())->solve($this->model($task)->problem, $budget);
+    }
+
+    /**
+     * @return array<string, int> minutes late by dish
+     */
+    public function lateness(Task $task, Budget $budget): array
+    {
+        $model = $this->model($task);
+        $plan = $this->plan($task, $model, (new Solver())->solve($model->problem, $budget));
+
+        return array_map(static fn (DishTiming $t): int => $t->lateMinutes, $plan->timings);
+    }
+
+    /**
+     * A solution of a model, audited, as a plan; without one, a plan that says why there is none.
+     *
+     * @throws FailedAudit when the solution does not keep what the problem asks
+     */
+    public function plan(Task $task, ScheduleModel $model, Solution $solution): Plan
+    {
+        if (SolutionStatus::Feasible !== $solution->status) {
+            return $this->none($task, $model, $solution);
+        }
+        self::audit($model->problem, $solution);
+
+        return $this->tell($task, $model, $solution);
+    }
+
+    /** A solution that was audited against another form of its problem. */
+    public function tell(Task $task, ScheduleModel $model, Solution $solution): Plan
+    {
+        return (new PlanTeller($task->feast, $task->kitchen, $this->larder))->tell($task->quantities, $model, $solution, $model->obstacles);
+    }
+
+    /** @throws FailedAudit */
+    public static function audit(Problem $problem, Solution $solution): void
+    {
+        $faults = (new Audit())->faults($problem, $solution);
+        if ([] !== $faults) {
+            throw new FailedAudit('The schedule fails its audit: '.implode('; ', \array_slice($faults, 0, 3)));
+        }
+    }
+
+    private function none(Task $task, ScheduleModel $model, Solution $solution): Plan
+    {
+        $obstacles = $model->obstacles;
+        foreach ($solution->conflicts as $conflict) {
+            $obstacles[] = new Obstacle(
+                '',
+                SolutionStatus::Infeasible === $solution->status
+                    ? 'No plan is possible: {conflict}.'
+                    : 'No plan was found in the time allowed: {conflict}.',
+                ['conflict' => $conflict->text],
+            );
+        }
+
+        return new Plan($task->quantities, $model->problem, $solution, $model->origin, [], [], $obstacles);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Timing;
+
+/** An estimate of a step's time in whole minutes, at least one. */
+final readonly class Minutes
+{
+    /** @param float $exact the likely time before it was rounded */
+    private function __construct(public int $min, public int $likely, public int $max, public float $exact)
+    {
+    }
+
+    public static function of(float $min, float $likely, float $max): self
+    {
+        $whole = max(1, (int) round($likely));
+
+        return new self(max(1, min($whole, (int) round($min))), $whole, max($whole, (int) round($max)), $likely);
+    }
+}

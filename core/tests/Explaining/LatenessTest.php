@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Tests\Explaining;
+
+use FeastLadle\Feast\Feast;
+use FeastLadle\Feast\Shift;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Tests\Support\Shipped;
+use PHPUnit\Framework\TestCase;
+
+/** Why a sweet cannot be in time: proven where it can be, and otherwise by what was seen to help. */
+final class LatenessTest extends TestCase
+{
+    public function testADayTooShortForOneSweetIsProvenByItsSteps(): void
+    {
+        $plan = $this->plan('16:30', ['basundi']);
+        $timing = $plan->timings['basundi'];
+        self::assertGreaterThan(0, $timing->lateMinutes);
+        self::assertStringContainsString('Even with every fire and hand free', $timing->reasons[0]->template);
+        self::assertStringContainsString('Reduce the milk to a half', (string) $timing->reasons[0]->values['steps']);
+    }
+
+    public function testStartingEarlierIsNamedWhenItWasSeenToHelp(): void
+    {
+        $templates = array_map(static fn ($r): string => $r->template, $this->plan('16:30', ['basundi'])->timings['basundi']->reasons);
+        self::assertNotEmpty(array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The day is short')));
+        self::assertEmpty(
+            array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The fires are short')),
+            'another fire does not make one pot of milk faster',
+        );
+    }
+
+    public function testWhatIsInTimeHasNoReasons(): void
+    {
+        foreach ($this->plan('08:30', ['kesari', 'barfi'])->timings as $timing) {
+            self::assertSame(0, $timing->lateMinutes);
+            self::assertSame([], $timing->reasons);
+        }
+    }
+
+    public function testAFeastNobodyCooksForNamesEverySweet(): void
+    {
+        $feast = Shipped::feast();
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(
+            new Feast($feast->name, $feast->timeZone, null, $feast->groups, $feast->moments, [], $feast->dishes),
+            Shipped::kitchen(),
+        );
+        self::assertFalse($plan->isOnTime());
+        self::assertCount(4, $plan->obstacles);
+        self::assertSame([], $plan->steps);
+    }
+
+    public function testAnEmptyMenuIsInTime(): void
+    {
+        $plan = $this->plan('08:30', []);
+        self::assertTrue($plan->isOnTime());
+        self::assertSame([], $plan->steps);
+    }
+
+    /** @param list<string> $dishes */
+    private function plan(string $from, array $dishes): Plan
+    {
+        $feast = Shipped::feast();
+        $day = $feast->firstMoment()->at->format('Y-m-d');
+        $shifts = array_map(
+            static fn (string $person): Shift => new Shift(
+                $person,
+                new \DateTimeImmutable("$day $from", $feast->timeZone),
+                new \DateTimeImmutable("$day 23:30", $feast->timeZone),
+            ),
+            ['asha', 'nilu'],
+        );
+
+        return (new FeastPlanner(Shipped::larder()))->plan(
+            new Feast(
+                $feast->name,
+                $feast->timeZone,
+                null,
+                $feast->groups,
+                $feast->moments,
+                $shifts,
+                array_values(array_filter($feast->dishes, static fn ($d): bool => \in_array($d->id, $dishes, true))),
+            ),
+            Shipped::kitchen(),
+        );
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Tests\Modelling;
+
+use FeastLadle\Feast\FeastReader;
+use FeastLadle\Kitchen\KitchenReader;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ResourceNames;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Tests\Support\Shipped;
+use PHPUnit\Framework\TestCase;
+
+/** What there is too little of: bowls, room to dry, hands for a long stir. */
+final class ScarceThingsTest extends TestCase
+{
+    public function testBatchesThatStandFullAtOnceAreProvenToNeedMoreBowls(): void
+    {
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), Shipped::kitchen());
+        $basundi = array_values(array_filter($plan->obstacles, static fn (Obstacle $o): bool => 'basundi' === $o->dish));
+        self::assertCount(1, $basundi);
+        self::assertStringContainsString('stand full at the same time', $basundi[0]->text());
+        self::assertStringContainsString('only 2 can hold them: ', $basundi[0]->text());
+        // One bowl more, and that is no longer in the way.
+        $document = Shipped::document('kitchens/kumbhar-lane');
+        /** @var list<array<string, mixed>> $vessels */
+        $vessels = $document['vessels'];
+        foreach ($vessels as $vessel) {
+            if ('bowl-1' === $vessel['id']) {
+                $vessels[] = ['id' => 'bowl-9', 'name' => 'A neighbour\'s bowl'] + $vessel;
+                $vessels[] = ['id' => 'bowl-10', 'name' => 'Another neighbour\'s bowl'] + $vessel;
+            }
+        }
+        $kitchen = (new KitchenReader())->read(json_encode([...$document, 'vessels' => $vessels], \JSON_THROW_ON_ERROR));
+        $with = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), $kitchen);
+        foreach ($with->obstacles as $obstacle) {
+            self::assertStringNotContainsString('stand full at the same time', $obstacle->text());
+        }
+    }
+
+    public function testWhatDriesTakesRoomAndTooLittleOfItIsSaid(): void
+    {
+        $taken = array_merge(
+            ...array_map(
+                static fn ($a): array => array_filter($a->needs, static fn ($n): bool => ['drying-space'] === $n->from),
+                array_values($this->diamonds(2.0)->problem->activities),
+            ),
+        );
+        self::assertCount(1, $taken);
+        self::assertGreaterThan(1, $taken[0]->units);
+        $obstacles = $this->diamonds(0.01)->obstacles;
+        self::assertNotEmpty($obstacles);
+        self::assertStringContainsString('m² to be spread on; there are 0.01', $obstacles[0]->text());
+        self::assertSame([], $this->diamonds(0.0)->obstacles, 'Nothing told: as much as is needed.');
+    }
+
+    public function testALongStirIsHandedOn(): void
+    {
+        $feast = Shipped::bellFeast();
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::bellYard());
+        $stirs = array_filter(
+            $plan->steps,
+            static fn ($s): bool => $s->step->attention->turnMinutes > 0 && $s->minutes() > $s->step->attention->turnMinutes,
+        );
+        self::assertNotEmpty($stirs);
+        foreach ($stirs as $step) {
+            self::assertCount(2, array_unique($step->people), $step->activity);
+        }
+    }
+
+    private function diamonds(float $squareMetres): Plan
+    {
+        $kitchen = (new KitchenReader())->read(
+            json_encode(['dryingM2' => $squareMetres] + Shipped::document('kitchens/kumbhar-lane'), \JSON_THROW_ON_ERROR),
+        );
+        $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(
+            json_encode(
+                ['dishes' => [['id' => 'diamonds', 'recipe' => 'cashew-diamonds']]] + Shipped::document('feasts/new-roof'),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
+
+        return (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+    }
+
+    public function testEveryResourceOfAPlanHasACooksName(): void
+    {
+        $kitchen = Shipped::temple();
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), $kitchen);
+        self::assertArrayHasKey('tool:stone-grinder', $plan->problem->resources);
+        foreach (array_keys($plan->problem->resources) as $resource) {
+            self::assertNotSame($resource, ResourceNames::of($kitchen, $resource));
+        }
+        self::assertSame('Stone grinder, the cold space', ResourceNames::list($kitchen, ['tool:stone-grinder', 'cold-space']));
+    }
+}
