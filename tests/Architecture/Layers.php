@@ -28,33 +28,6 @@ final class Layers
             ->because('the core computes; it is told everything and asks nobody');
     }
 
-    public function testSchedulerKnowsNothingOfFood(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::inNamespace('FeastLadle\Schedule'))
-            ->excluding(Selector::inNamespace('FeastLadle\Schedule\Tests'))
-            ->shouldNot()
-            ->dependOn()
-            ->classes(
-                ...array_map(static fn (string $room) => Selector::inNamespace('FeastLadle\\'.$room), [
-                    'Recipe',
-                    'Flow',
-                    'Batch',
-                    'Planning',
-                    'Feast',
-                    'Kitchen',
-                    'Larder',
-                    'Portion',
-                    'Vessel',
-                    'Heat',
-                    'Syrup',
-                    'Stores',
-                    'Measure',
-                ]),
-            )
-            ->because('it solves any problem of the open format');
-    }
-
     public function testEntitiesKnowNoControllersAndNoServices(): Rule
     {
         return PHPat::rule()

@@ -12,16 +12,15 @@ use FeastLadle\Schedule\Problem;
 final readonly class ScheduleModel
 {
     /**
-     * @param \DateTimeImmutable       $origin    minute 0 of the problem
      * @param array<string, StepKey>   $steps     by activity id; markers are not in it
      * @param array<string, string>    $lastOf    activity id → dish id, for the steps that finish a dish
      * @param list<Obstacle>           $obstacles dishes left out, and why
      * @param array<string, Moment>    $momentOf  activity id → the moment it must meet, for the same
      * @param array<string, BatchFlow> $flows     by dish, how its batches go
      */
-    public function __construct(
+    private function __construct(
         public Problem $problem,
-        public \DateTimeImmutable $origin,
+        public TimeAxis $axis,
         public array $steps,
         public array $lastOf,
         public array $obstacles,
@@ -30,15 +29,9 @@ final readonly class ScheduleModel
     ) {
     }
 
-    public function instant(int $minute): \DateTimeImmutable
+    public static function of(Problem $problem, TimeAxis $axis, ModelParts $parts): self
     {
-        // Seconds since the epoch, so that a clock change in between cannot shift it.
-        return $this->origin->setTimestamp($this->origin->getTimestamp() + 60 * $minute);
-    }
-
-    public function minute(\DateTimeImmutable $instant): int
-    {
-        return intdiv($instant->getTimestamp() - $this->origin->getTimestamp(), 60);
+        return new self($problem, $axis, $parts->steps, $parts->lastOf, $parts->obstacles, $parts->momentOf, $parts->flows);
     }
 
     /** @param list<Obstacle> $obstacles */
@@ -46,7 +39,7 @@ final readonly class ScheduleModel
     {
         return new self(
             $this->problem,
-            $this->origin,
+            $this->axis,
             $this->steps,
             $this->lastOf,
             [...$this->obstacles, ...$obstacles],

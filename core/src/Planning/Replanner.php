@@ -52,8 +52,8 @@ final readonly class Replanner
         ?Budget $budget = null,
         int $seed = 1,
     ): array {
-        $done = array_map(static fn (array $d): array => [$model->minute($d[0]), $model->minute($d[1])], $done);
-        $running = array_map($model->minute(...), $running);
+        $done = array_map(static fn (array $d): array => [$model->axis->minute($d[0]), $model->axis->minute($d[1])], $done);
+        $running = array_map($model->axis->minute(...), $running);
         foreach ($model->problem->links as $link) {
             // A marker of no length goes with the step that takes the contents over.
             if (!isset($model->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
@@ -63,7 +63,7 @@ final readonly class Replanner
                 }
             }
         }
-        $replan = Replan::of($model->problem, $before, new Progress($model->minute($now), $done, $running));
+        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running));
         $solution = (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::BUDGET_MS), $seed, $replan->near);
         if (SolutionStatus::Feasible !== $solution->status) {
             return [$this->solve->plan($task, $model, $solution), $replan->letGo];

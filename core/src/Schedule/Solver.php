@@ -92,7 +92,7 @@ final class Solver
             );
         }
         if (!$found) {
-            $culprit = $network->ids[max(0, $decoder->failedAt)];
+            $culprit = $network->ids[max(0, $decoder->failure->at)];
 
             return Solution::none(
                 SolutionStatus::Unknown,

@@ -12,7 +12,7 @@ use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
-use FeastLadle\Modelling\ScheduleBuilder;
+use FeastLadle\Modelling\Packing;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Modelling\StepKey;
 use FeastLadle\Recipe\Step;
@@ -58,8 +58,8 @@ final readonly class PlanTeller
                 $step,
                 $placement->start,
                 $placement->end,
-                $model->instant($placement->start),
-                $model->instant($placement->end),
+                $model->axis->instant($placement->start),
+                $model->axis->instant($placement->end),
                 (int) round(($length * $range->min) / max(1, $range->likely)),
                 (int) round(($length * $range->max) / max(1, $range->likely)),
                 $burner,
@@ -71,7 +71,7 @@ final readonly class PlanTeller
                 $this->lid($planned, $step, null === $burner ? null : $this->kitchen->burners[$burner], $timer),
             );
             if (isset($model->lastOf[$id])) {
-                $timing = DishTiming::at($key->dish, $model->momentOf[$id]->at, $model->instant($placement->end));
+                $timing = DishTiming::at($key->dish, $model->momentOf[$id]->at, $model->axis->instant($placement->end));
                 $timings[$key->dish] = isset($timings[$key->dish]) ? $timings[$key->dish]->tighter($timing) : $timing;
             }
         }
@@ -88,7 +88,7 @@ final readonly class PlanTeller
             $quantities,
             $model->problem,
             $solution,
-            $model->origin,
+            $model->axis->origin,
             $steps,
             $timings,
             $obstacles,
@@ -110,10 +110,10 @@ final readonly class PlanTeller
     {
         $margins = [];
         foreach ($model->momentOf as $id => $moment) {
-            $margins[$id] = $model->minute($moment->at) - ($model->problem->activities[$id]->due->at ?? $model->minute($moment->at));
+            $margins[$id] = $model->axis->minute($moment->at) - ($model->problem->activities[$id]->due->at ?? $model->axis->minute($moment->at));
         }
         foreach ($this->feast->boxes as $box) {
-            $margins[ScheduleBuilder::BOX.$box->id] = $this->feast->marginMinutes;
+            $margins[Packing::BOX.$box->id] = $this->feast->marginMinutes;
         }
 
         return $margins;
@@ -124,14 +124,14 @@ final readonly class PlanTeller
     {
         $jobs = [];
         foreach ($this->feast->boxes as $box) {
-            $placement = $solution->activities[ScheduleBuilder::BOX.$box->id] ?? null;
+            $placement = $solution->activities[Packing::BOX.$box->id] ?? null;
             if (null !== $placement) {
                 $jobs[] = new PlannedJob(
                     $box->name,
                     $placement->start,
                     $placement->end,
-                    $model->instant($placement->start),
-                    $model->instant($placement->end),
+                    $model->axis->instant($placement->start),
+                    $model->axis->instant($placement->end),
                     array_merge(...$placement->uses),
                     null,
                     true,
@@ -141,8 +141,8 @@ final readonly class PlanTeller
         foreach ($this->feast->otherWork as $work) {
             $jobs[] = new PlannedJob(
                 $work->name,
-                $model->minute($work->from),
-                $model->minute($work->to),
+                $model->axis->minute($work->from),
+                $model->axis->minute($work->to),
                 $work->from,
                 $work->to,
                 isset($this->kitchen->people[$work->on]) ? [$work->on] : [],

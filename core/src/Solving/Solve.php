@@ -118,6 +118,6 @@ final readonly class Solve
             );
         }
 
-        return new Plan($task->quantities, $model->problem, $solution, $model->origin, [], [], $obstacles);
+        return new Plan($task->quantities, $model->problem, $solution, $model->axis->origin, [], [], $obstacles);
     }
 }

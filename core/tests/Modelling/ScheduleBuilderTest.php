@@ -34,10 +34,10 @@ final class ScheduleBuilderTest extends TestCase
     {
         $draft = $this->draft();
         $calendar = $draft->problem->resources['asha']->calendar;
-        self::assertSame('18:00', $draft->instant($calendar[0][0])->format('H:i'));
-        self::assertSame('21:00', $draft->instant($calendar[0][1])->format('H:i'));
-        self::assertSame('08:30', $draft->instant($calendar[1][0])->format('H:i'));
-        self::assertSame($calendar[1][0], $draft->minute($draft->instant($calendar[1][0])));
+        self::assertSame('18:00', $draft->axis->instant($calendar[0][0])->format('H:i'));
+        self::assertSame('21:00', $draft->axis->instant($calendar[0][1])->format('H:i'));
+        self::assertSame('08:30', $draft->axis->instant($calendar[1][0])->format('H:i'));
+        self::assertSame($calendar[1][0], $draft->axis->minute($draft->axis->instant($calendar[1][0])));
     }
 
     public function testTiesAndKeepingBecomeLongestGaps(): void
@@ -100,7 +100,7 @@ final class ScheduleBuilderTest extends TestCase
         $draft = $this->draft();
         $last = $draft->problem->activities['kesari/1/dish-up'];
         // The sitting is at 18:40 and it keeps ninety minutes.
-        self::assertSame('17:10', $draft->instant($last->earliestStart + $last->duration->likely)->format('H:i'));
+        self::assertSame('17:10', $draft->axis->instant($last->earliestStart + $last->duration->likely)->format('H:i'));
     }
 
     public function testNothingStartsBeforeNowOnTheDay(): void
@@ -109,7 +109,7 @@ final class ScheduleBuilderTest extends TestCase
         $feast = Shipped::feast();
         $task = new Task($feast, Shipped::kitchen(), $this->quantities($feast, Shipped::kitchen()), $now);
         $draft = (new Solve(Shipped::larder()))->model($task);
-        self::assertSame('12:01', $draft->origin->format('H:i'));
+        self::assertSame('12:01', $draft->axis->origin->format('H:i'));
         self::assertSame(0, $draft->problem->horizonStart);
         self::assertSame([[0, 449]], $draft->problem->resources['asha']->calendar);
     }

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Modelling;
+
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Recipe\Step;
+use FeastLadle\Schedule\DurationRange;
+use FeastLadle\Schedule\Link;
+use FeastLadle\Schedule\LinkType;
+
+/** What takes from what, keeping times and ties, as links between activities. */
+final readonly class StepLinks
+{
+    /** What takes the loads up stands ready within so many minutes of the first. */
+    private const STRAIGHT_ON = 5;
+
+    public function __construct(private StepNeeds $stepNeeds, private ModelParts $parts)
+    {
+    }
+
+    /** @param array<string, DurationRange> $ranges by step */
+    public function add(PlannedDish $planned, Step $step, int $batch, array $ranges): void
+    {
+        $recipe = $planned->dish->recipe;
+        $here = (new StepKey($planned->dish->id, $batch, $step->id))->id();
+        $gaps = [];
+        $straightOn = [];
+        foreach ($step->takes as $take) {
+            if (null !== $take->fromStep && $take->manner->straightOn) {
+                $straightOn[$take->fromStep] = true;
+            } elseif (null !== $take->fromStep) {
+                $gaps[$take->fromStep] = [0, $recipe->step($take->fromStep)->keeping?->minutes];
+            }
+        }
+        foreach ($step->ties as $tie) {
+            $former = $gaps[$tie->after] ?? [0, null];
+            $gaps[$tie->after] = [
+                max($former[0], $tie->minMinutes),
+                null === $tie->maxMinutes ? $former[1] : min($former[1] ?? \PHP_INT_MAX, $tie->maxMinutes),
+            ];
+        }
+        foreach (array_keys($straightOn) as $former) {
+            unset($gaps[$former]);
+            $this->straightOn($planned, $recipe->step($former), $step, $batch, $ranges);
+        }
+        foreach ($step->bases() as $slug) {
+            $this->fromBase($planned, $slug, $here);
+        }
+        foreach ($gaps as $former => [$min, $max]) {
+            $source = $recipe->step($former);
+            foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $batch) as $from) {
+                $this->parts->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
+            }
+        }
+    }
+
+    /**
+     * Each load goes on as it comes out: the taker begins with the first load, and ends after the last has had its time.
+     *
+     * @param array<string, DurationRange> $ranges
+     */
+    private function straightOn(PlannedDish $planned, Step $source, Step $taker, int $batch, array $ranges): void
+    {
+        $first = $this->stepNeeds->firstLoad($planned, $source->id, $planned->batchPlan->potOfStep(), $ranges);
+        $own = $this->stepNeeds->oneLoad($taker, $ranges[$taker->id]);
+        $here = (new StepKey($planned->dish->id, $batch, $taker->id))->id();
+        foreach ($this->parts->flows[$planned->dish->id]->sources($source, $taker, $batch) as $from) {
+            $there = (new StepKey($planned->dish->id, $from, $source->id))->id();
+            $this->parts->links[] = new Link($there, $here, $first, $first + self::STRAIGHT_ON, LinkType::StartToStart);
+            $this->parts->links[] = new Link($there, $here, $own, null, LinkType::EndToEnd);
+        }
+    }
+
+    /** A step that takes from a base comes after the base is made, and no later than it keeps. */
+    private function fromBase(PlannedDish $planned, string $slug, string $here): void
+    {
+        $base = $this->parts->built['base-'.$slug] ?? null;
+        if (null === $base || $planned->dish->recipe->buys($slug)) {
+            return;
+        }
+        foreach ($this->parts->flows[$base->dish->id]->places($base->dish->recipe->last()) as $from) {
+            $this->parts->links[] = new Link(
+                (new StepKey($base->dish->id, $from, $base->dish->recipe->lastStep))->id(),
+                $here,
+                0,
+                $base->dish->recipe->keepMinutes,
+            );
+        }
+    }
+}

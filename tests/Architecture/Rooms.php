@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/**
+ * One sentence for each room of the core: what it may use, and no more. The rooms lie in one order (each uses only rooms above it in this
+ * list), so no two can come to know each other.
+ */
+final class Rooms
+{
+    /** Room → what it may use, in the order in which they build on each other. */
+    public const MAY_USE = [
+        'Document' => [],
+        'Words' => ['Document'],
+        'Schedule' => ['Document'],
+        'Larder' => ['Document'],
+        'Heat' => ['Document'],
+        'Keeping' => ['Document'],
+        'Vessel' => ['Document', 'Heat'],
+        'Syrup' => ['Document', 'Heat'],
+        'Tray' => ['Heat'],
+        'Measure' => ['Larder'],
+        'Schools' => ['Document', 'Larder'],
+        'Recipe' => ['Document', 'Heat', 'Larder', 'Schools', 'Syrup', 'Vessel'],
+        'Portion' => ['Recipe'],
+        'Kitchen' => ['Document', 'Heat', 'Measure', 'Recipe', 'Vessel'],
+        'Feast' => ['Document', 'Kitchen', 'Portion', 'Recipe', 'Schools'],
+        'Flow' => ['Heat', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
+        'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Words'],
+        'Diet' => ['Feast', 'Kitchen', 'Larder', 'Portion', 'Recipe'],
+        'Stores' => ['Kitchen', 'Larder'],
+        'Batch' => ['Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Vessel'],
+        'Timing' => ['Batch', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Recipe', 'Vessel', 'Words'],
+        'Amounts' => [
+            'Batch', 'Diet', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Portion', 'Recipe', 'Stores', 'Timing', 'Tray', 'Vessel',
+        ],
+        'Cards' => ['Amounts', 'Batch', 'Larder', 'Recipe', 'Vessel'],
+        'Checking' => ['Document', 'Flow', 'Heat', 'Larder', 'Recipe', 'Schedule', 'Syrup', 'Words'],
+        'Telling' => ['Document', 'Heat', 'Larder', 'Measure', 'Recipe', 'Syrup', 'Vessel'],
+        'Drafting' => ['Document', 'Larder', 'Recipe', 'Schools', 'Telling', 'Vessel', 'Words'],
+        'Numbers' => ['Batch', 'Document', 'Heat', 'Keeping', 'Measure', 'Portion', 'Recipe', 'Syrup', 'Tray', 'Vessel'],
+        'Modelling' => ['Amounts', 'Batch', 'Document', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Schedule', 'Timing', 'Words'],
+        'Solving' => ['Amounts', 'Feast', 'Heat', 'Kitchen', 'Larder', 'Modelling', 'Recipe', 'Schedule', 'Timing'],
+        'Explaining' => [
+            'Amounts', 'Diet', 'Feast', 'Heat', 'Keeping', 'Kitchen', 'Larder', 'Modelling', 'Recipe', 'Schedule', 'Solving', 'Stores', 'Timing',
+            'Tray', 'Words',
+        ],
+        'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving'],
+    ];
+
+    /** Why a room may use so much and no more, in its own words. */
+    public const KNOWS = [
+        'Document' => 'it reads JSON and names what is wrong with it, whatever the JSON is about',
+        'Words' => 'a sentence with its values is said by every room',
+        'Schedule' => 'it solves any problem of the open format and knows nothing of food',
+        'Larder' => 'an ingredient is what it is, whoever cooks with it',
+        'Heat' => 'how long heat takes follows from masses, powers and areas alone',
+        'Keeping' => 'clocks and water activity follow from temperatures and shares alone',
+        'Vessel' => 'a vessel is geometry and metal',
+        'Syrup' => 'sugar and water follow from heat',
+        'Tray' => 'a tray is cut by geometry, when it is cool enough',
+        'Measure' => 'an amount is written for an ingredient and a scale',
+        'Schools' => 'a school switches parts of a document, whatever it holds',
+        'Recipe' => 'a recipe says what is done, not how much or when',
+        'Portion' => 'need follows from guests and portions',
+        'Kitchen' => 'a kitchen is what is there',
+        'Feast' => 'a feast is what is wished',
+        'Flow' => 'contents follow from the recipe and its size',
+        'Safety' => 'what can hurt follows from what stands in the vessel',
+        'Diet' => 'who may eat what follows from what is in it and who comes',
+        'Stores' => 'what is to be had follows from the bowls and the pantry',
+        'Batch' => 'pots and batches follow from contents and vessels',
+        'Timing' => 'minutes follow from contents, pot and fire, before anybody plans',
+        'Amounts' => 'how much of everything does not depend on when',
+        'Cards' => 'a card is the bowls in their order',
+        'Checking' => 'a recipe is checked without a kitchen or a feast',
+        'Telling' => 'a line or sentence is understood without making anything of it',
+        'Drafting' => 'a draft is a document on its way to a recipe',
+        'Numbers' => 'each law by its name',
+        'Modelling' => 'a feast becomes a schedule problem without anybody solving it',
+        'Solving' => 'model, solve, audit, tell: what to try is decided elsewhere',
+        'Explaining' => 'why it is so is asked of a plan, and tried by the same solve step',
+        'Planning' => 'only here it is decided what is tried and which try is kept',
+    ];
+
+    /** @return iterable<Rule> */
+    public function testEachRoomUsesOnlyWhatItMay(): iterable
+    {
+        foreach (self::MAY_USE as $room => $others) {
+            yield PHPat::rule()
+                ->classes(Selector::inNamespace('FeastLadle\\'.$room))
+                ->canOnlyDependOn()
+                ->classes(...array_map(
+                    static fn (string $r) => Selector::inNamespace('FeastLadle\\'.$r),
+                    [$room, ...$others],
+                ))
+                ->because(self::KNOWS[$room]);
+        }
+    }
+}
