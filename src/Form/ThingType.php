@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Form;
 
+use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\Diet;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\CallbackTransformer;
@@ -40,6 +41,18 @@ final class ThingType extends AbstractType
             ->add('mostCelsius', NumberTextType::class, ['label' => 'It splits above °C', 'help' => 'Empty: it stands the boil'])
             ->add('leadDays', NumberTextType::class, ['label' => 'Days ahead it has to be asked for'])
             ->add('allergens', TextType::class, ['label' => 'Allergens', 'help' => 'Between commas', ...$text])
+            ->add('hazards', ChoiceType::class, [
+                'label' => 'It can hurt',
+                'choices' => [
+                    'small children choke on it whole' => Danger::Choking->value,
+                    'babies under one' => Danger::Honey->value,
+                    'the law restricts it' => Danger::Law->value,
+                    'only in edible grade' => Danger::Grade->value,
+                ],
+                'multiple' => true,
+                'expanded' => true,
+                'required' => false,
+            ])
             ->add('diet', ChoiceType::class, [
                 'label' => 'It is',
                 'choices' => [

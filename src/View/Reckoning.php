@@ -103,8 +103,8 @@ final readonly class Reckoning
                 'values' => [
                     '{litres}' => AmountWriter::volume($flow->fullestMl),
                     '{celsius}' => (string) round($flow->peakCelsius),
-                    '{percent}' => (string) round(100 * $limits->share($flow->step->process->fillLimit())),
-                    '{reason}' => $flow->step->process->fillLimit()->reason(),
+                    '{percent}' => (string) round(100 * $limits->share($flow->step->process->facts()->fill)),
+                    '{reason}' => $flow->step->process->facts()->fill->reason(),
                 ],
             ];
         }

@@ -7,6 +7,7 @@ namespace FeastLadle\Amounts;
 use FeastLadle\Batch\BatchPlan;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Timing\FireTimes;
 use FeastLadle\Timing\StepTimer;
 
 /**
@@ -27,7 +28,7 @@ final class BoilsAway
         $pots = $plan->potOfStep();
         foreach ($plan->ledger->flows as $id => $flow) {
             $step = $flow->step;
-            $own = StepTimer::REFERENCE_KW * $step->flame->share() * $step->time->likelyMinutes;
+            $own = FireTimes::REFERENCE_KW * $step->flame->share() * $step->time->likelyMinutes;
             if (
                 !isset($pots[$id])
                 || Flame::None === $step->flame
@@ -40,7 +41,7 @@ final class BoilsAway
             foreach ($kitchen->burners as $burner) {
                 $minutes = $timer->minutes($flow, $pots[$id], $step->once ? $scale * $plan->batches : $scale, $burner);
                 if (null !== $minutes) {
-                    $here[] = $timer->netKw($flow, $pots[$id], $burner) * $minutes->exact;
+                    $here[] = $timer->onFire->netKw($flow, $pots[$id], $burner) * $minutes->exact;
                 }
             }
             if ([] !== $here) {

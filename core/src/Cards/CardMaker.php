@@ -65,7 +65,7 @@ final class CardMaker
     {
         return AttentionKind::Constant === $step->attention->kind
             && ('none' !== $step->flame->value
-                || \in_array($step->process, [Process::Merge, Process::HotFat, Process::Set, Process::Dunk], true));
+                || $step->process->facts()->standsReady);
     }
 
     /** @param array<string, list<CardBowl>> $numbers */

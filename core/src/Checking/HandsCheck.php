@@ -6,6 +6,7 @@ namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Larder\Danger;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
@@ -37,8 +38,12 @@ final class HandsCheck implements Check
         if (AttentionKind::Constant === $step->attention->kind) {
             return [];
         }
-        if (\in_array($step->process, [Process::DeepFry, Process::HotFat], true)) {
-            return [new Finding(Severity::Error, $step->id, 'Hot fat is left alone.', 'Frying needs constant attention.')];
+        if ($step->process->facts()->neverAlone) {
+            return [
+                Danger::HotSugar === $step->process->facts()->danger
+                    ? new Finding(Severity::Error, $step->id, 'Hot sugar is left alone.', 'It needs constant attention.')
+                    : new Finding(Severity::Error, $step->id, 'Hot fat is left alone.', 'Frying needs constant attention.'),
+            ];
         }
         if (Process::Merge === $step->process && Flame::None !== $step->flame) {
             return [
@@ -53,7 +58,7 @@ final class HandsCheck implements Check
     private function hands(Step $step): array
     {
         $findings = [];
-        if (Process::HotFat === $step->process && $step->attention->people < 2) {
+        if ($step->process->facts()->leastPeople > max(1, $step->attention->people)) {
             $findings[] = new Finding(
                 Severity::Error,
                 $step->id,
@@ -64,7 +69,7 @@ final class HandsCheck implements Check
         if (
             Skill::Child === $step->attention->skill
             && AttentionKind::None !== $step->attention->kind
-            && (Flame::None !== $step->flame || \in_array($step->process, [Process::Dunk, Process::Merge], true))
+            && (Flame::None !== $step->flame || $step->process->facts()->hotHands)
         ) {
             $findings[] = new Finding(
                 Severity::Error,

@@ -108,7 +108,7 @@ final readonly class TargetCheck implements Check
     {
         $step = $flow->step;
         $mass = $flow->taken->massGrams();
-        if (TargetKind::Celsius !== $step->target->kind || Flame::None === $step->flame || $step->process->browns() || $mass <= 0) {
+        if (TargetKind::Celsius !== $step->target->kind || Flame::None === $step->flame || $step->process->facts()->browns || $mass <= 0) {
             return [];
         }
         $water = $flow->taken->waterGrams($this->larder);

@@ -30,7 +30,7 @@ final class TieCheck implements Check
             // The shortest a step can be gives ties the best chance; a law may be very quick.
             $activities[$step->id] = new Activity(
                 $step->id,
-                DurationRange::exactly((int) floor($step->time->growth->isLaw() ? 1 : $step->time->minMinutes)),
+                DurationRange::exactly((int) floor($step->time->growth->facts()->isLaw ? 1 : $step->time->minMinutes)),
                 [],
                 0,
                 self::HORIZON,

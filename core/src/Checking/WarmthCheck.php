@@ -114,7 +114,7 @@ final readonly class WarmthCheck implements Check
     private function split(StepFlow $flow): array
     {
         $findings = [];
-        if ($flow->step->process->browns()) {
+        if ($flow->step->process->facts()->browns) {
             // Baked into a dough or roasted it no longer matters.
             return [];
         }

@@ -108,7 +108,7 @@ final readonly class Node
         foreach (array_keys($this->value) as $key) {
             if (!\in_array((string) $key, $known, true)) {
                 $this->at($key)->fault('There is no field "{key}" here; known are: {known}.', [
-                    'key' => self::shown((string) $key),
+                    'key' => Quoted::text((string) $key),
                     'known' => implode(', ', $known),
                 ]);
             }
@@ -128,7 +128,7 @@ final readonly class Node
             return false;
         }
         if (!$this->isObject()) {
-            $this->fault('Here must stand an object, not {given}.', ['given' => $this->given()]);
+            $this->fault('Here must stand an object, not {given}.', ['given' => Quoted::value($this->value)]);
 
             return false;
         }
@@ -147,7 +147,7 @@ final readonly class Node
             return $default ?? '';
         }
         if (!\is_string($this->value)) {
-            $this->fault('Here must stand text, not {given}.', ['given' => $this->given()]);
+            $this->fault('Here must stand text, not {given}.', ['given' => Quoted::value($this->value)]);
 
             return $default ?? '';
         }
@@ -174,7 +174,7 @@ final readonly class Node
     {
         $id = $this->string(null, 80);
         if ('' !== $id && 1 !== preg_match('/^[a-z0-9][a-z0-9_.-]*$/', $id)) {
-            $this->fault('"{given}" is not a usable id: lower-case letters, digits and hyphens only.', ['given' => self::shown($id)]);
+            $this->fault('"{given}" is not a usable id: lower-case letters, digits and hyphens only.', ['given' => Quoted::text($id)]);
         }
 
         return $id;
@@ -197,7 +197,7 @@ final readonly class Node
             $this->fault('Here must stand a whole number from {least} to {most}, not {given}.', [
                 'least' => $least,
                 'most' => $most,
-                'given' => $this->given(),
+                'given' => Quoted::value($this->value),
             ]);
 
             return $default ?? $least;
@@ -224,7 +224,7 @@ final readonly class Node
             $this->fault('Here must stand a number from {least} to {most}, not {given}.', [
                 'least' => $least,
                 'most' => $most,
-                'given' => $this->given(),
+                'given' => Quoted::value($this->value),
             ]);
 
             return $default ?? $least;
@@ -239,7 +239,7 @@ final readonly class Node
             return $default;
         }
         if (!\is_bool($this->value)) {
-            $this->fault('Here must stand true or false, not {given}.', ['given' => $this->given()]);
+            $this->fault('Here must stand true or false, not {given}.', ['given' => Quoted::value($this->value)]);
 
             return $default;
         }
@@ -272,7 +272,7 @@ final readonly class Node
         }
         $this->fault('Here must stand one of {known}, not {given}.', [
             'known' => implode(', ', array_map(static fn (\BackedEnum $c): string => (string) $c->value, $cases)),
-            'given' => $this->given(),
+            'given' => Quoted::value($this->value),
         ]);
 
         return $default ?? $cases[0];
@@ -289,7 +289,7 @@ final readonly class Node
             return [];
         }
         if (!\is_array($this->value) || !array_is_list($this->value)) {
-            $this->fault('Here must stand a list, not {given}.', ['given' => $this->given()]);
+            $this->fault('Here must stand a list, not {given}.', ['given' => Quoted::value($this->value)]);
 
             return [];
         }
@@ -313,7 +313,7 @@ final readonly class Node
             return [];
         }
         if (!\is_array($this->value) || !$this->isObject()) {
-            $this->fault('Here must stand an object, not {given}.', ['given' => $this->given()]);
+            $this->fault('Here must stand an object, not {given}.', ['given' => Quoted::value($this->value)]);
 
             return [];
         }
@@ -328,24 +328,5 @@ final readonly class Node
         }
 
         return $fields;
-    }
-
-    /** What stands here, short enough and safe enough to quote. */
-    private function given(): string
-    {
-        return match (true) {
-            \is_string($this->value) => '"'.self::shown($this->value).'"',
-            \is_bool($this->value) => $this->value ? 'true' : 'false',
-            \is_int($this->value), \is_float($this->value) => (string) $this->value,
-            \is_array($this->value) => array_is_list($this->value) ? 'a list' : 'an object',
-            default => 'nothing',
-        };
-    }
-
-    private static function shown(string $text): string
-    {
-        $text = preg_replace('/[[:cntrl:]]/u', '·', $text) ?? '?';
-
-        return mb_strlen($text) > 40 ? mb_substr($text, 0, 39).'…' : $text;
     }
 }

@@ -226,11 +226,9 @@ final readonly class Editing
         $grew = \is_array($before['time'] ?? null) ? $before['time']['grows'] ?? null : null;
         if (null !== $growth && $growth->value !== $grew) {
             $now['time'] = $guide->time($growth);
-            if (\in_array($growth, [Growth::WarmUp, Growth::Cooling, Growth::BoilOff], true) && !isset($now['target'])) {
-                $now['target'] = $guide->step('x')['target'] ?? [
-                    'kind' => Growth::BoilOff === $growth ? 'volume-to' : 'celsius',
-                    'value' => Growth::BoilOff === $growth ? 0.5 : (Growth::Cooling === $growth ? 35 : 99),
-                ];
+            $law = $growth->facts();
+            if ([] !== $law->targets && !isset($now['target'])) {
+                $now['target'] = $guide->step('x')['target'] ?? ['kind' => $law->targets[0]->value, 'value' => $law->begin];
             }
         }
         $target = \is_array($now['target'] ?? null) ? $now['target'] : [];

@@ -4,37 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
-use FeastLadle\Recipe\Process;
 use FeastLadle\Telling\IngredientLine;
 use FeastLadle\Telling\Sentence;
 
 /** What the told steps have given and nobody has taken up yet, and the words by which later sentences name it. */
 final class LooseEnds
 {
-    /** Processes that usually begin with things of their own. */
-    private const BEGINNINGS = [
-        Process::Soak,
-        Process::Rinse,
-        Process::Roast,
-        Process::Parch,
-        Process::Bloom,
-        Process::Infuse,
-        Process::FryGarnish,
-        Process::Syrup,
-        Process::Boil,
-        Process::Grind,
-        Process::Sieve,
-        Process::Prepare,
-        Process::Press,
-        Process::Knead,
-        Process::Dry,
-        Process::Strain,
-        Process::Pressure,
-    ];
-
-    /** Processes that put one thing into another. */
-    private const JOININGS = [Process::MixIn, Process::Merge, Process::HotFat, Process::Garnish, Process::Dunk, Process::DishUp];
-
     /** @var array<string, list<string>> words by step id, oldest first */
     private array $streams = [];
 
@@ -87,14 +62,14 @@ final class LooseEnds
                 }
             }
         }
-        $isBeginning = \in_array($sentence->process, self::BEGINNINGS, true);
+        $isBeginning = $sentence->process->facts()->begins;
         $isOwn = $sentence->apart || ($isBeginning && [] !== $mentioned && !$this->beginsWithWhatStands($sentence, $mentioned));
         $others = array_values(array_diff(array_keys($this->streams), $named));
         $last = [] === $others ? null : $others[\count($others) - 1];
         if ($isOwn) {
             return $this->take($named);
         }
-        $joins = \in_array($sentence->process, self::JOININGS, true) || 1 === preg_match('/ (?:add|pour|into|stir in|mix in) /', $plain);
+        $joins = $sentence->process->facts()->joins || 1 === preg_match('/ (?:add|pour|into|stir in|mix in) /', $plain);
         // What is named goes into what stands; where nothing is named, what stands goes on.
         if (null !== $last && ([] === $named || ($joins && !$isBeginning))) {
             $named[] = $last;
@@ -149,18 +124,7 @@ final class LooseEnds
      */
     private function words(Sentence $sentence, array $mentioned): array
     {
-        $words = match ($sentence->process) {
-            Process::Syrup => ['syrup'],
-            Process::Grind => ['paste', 'powder'],
-            Process::Knead => ['dough'],
-            Process::Shape => ['balls', 'discs', 'rolls'],
-            Process::DeepFry => ['fried', 'balls'],
-            Process::FryGarnish => ['garnish', 'nuts', 'fried'],
-            Process::Boil => ['boiling', 'hot'],
-            Process::Roast, Process::Parch => ['roasted'],
-            Process::Soak => ['soaked'],
-            default => [],
-        };
+        $words = $sentence->process->facts()->becomes;
         foreach ($mentioned as $line) {
             $name = mb_strtolower(explode(',', $line->ingredient->name ?? '')[0]);
             $parts = explode(' ', $name);

@@ -17,7 +17,7 @@ final class CarriedOver
     /** @return int|null seconds, in tens; null where it is not worth a word */
     public static function seconds(PlannedStep $step, Kitchen $kitchen): ?int
     {
-        $excess = $step->step->process->panExcessK();
+        $excess = $step->step->process->facts()->panExcessK;
         $vessel = $kitchen->vessels[$step->vessels[0] ?? ''] ?? null;
         $burner = $kitchen->burners[$step->burner ?? ''] ?? null;
         if (null === $excess || null === $vessel || null === $burner) {

@@ -11,7 +11,7 @@ use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
-use FeastLadle\Timing\StepTimer;
+use FeastLadle\Timing\CoolingTimes;
 use FeastLadle\Tray\CutWindow;
 
 /** When a slab that sets in its tray is to be scored, cut or parted: by the law of its cooling, from when it was poured. */
@@ -47,7 +47,7 @@ final readonly class CutTimes
         }
         $flow = $planned->dish->batchPlan->ledger->flow($planned->step->id);
         $poured = $flow->taken->celsius;
-        $tau = (new StepTimer($kitchen, $this->larder))->slabTau($flow, $pot);
+        $tau = (new CoolingTimes($kitchen, $this->larder))->slabTau($flow, $pot);
         $times = [];
         foreach ($this->windows($planned) as $window) {
             $from = Cooling::minutes($tau, $poured, $window->fromCelsius(), $kitchen->roomCelsius);

@@ -174,7 +174,7 @@ final readonly class Ledger
         $end = match (true) {
             TargetKind::Celsius === $step->target->kind => $step->target->value,
             Flame::None !== $step->flame => $peak,
-            $step->process->ends() => $room,
+            $step->process->facts()->coolsToRoom => $room,
             default => $taken->celsius,
         };
         // During a fry only a load at a time is in the pan; the pot chooser adds fat and load.
@@ -189,7 +189,7 @@ final readonly class Ledger
             $waste += $output->waste ? $part->massGrams() : 0.0;
         }
 
-        $softens = !$wasSoft && $step->process->softens() && $taken->holdsGrain($larder);
+        $softens = !$wasSoft && $step->process->facts()->softens && $taken->holdsGrain($larder);
 
         return new StepFlow(
             $step,
@@ -204,7 +204,7 @@ final readonly class Ledger
             $waste,
             max($peak, $taken->celsius),
             $softens,
-            $wasSoft || $softens || $step->process->cooksThrough(),
+            $wasSoft || $softens || $step->process->facts()->cooksThrough,
         );
     }
 
@@ -221,7 +221,7 @@ final readonly class Ledger
             return $boiling + $step->target->stage->aimRise();
         }
 
-        return $step->process->browns() ? 140.0 : $boiling;
+        return $step->process->facts()->browns ? 140.0 : $boiling;
     }
 
     public function flow(string $step): StepFlow

@@ -47,7 +47,7 @@ final readonly class StepFlow
     /** The most heat that it stands at the bottom: by what is done, and for boiling by what really is in the pot. */
     public function heatCap(Larder $larder): HeatCap
     {
-        $cap = $this->step->process->heatCap();
+        $cap = $this->step->process->facts()->cap;
         if (HeatCap::Milk !== $cap) {
             return $cap;
         }

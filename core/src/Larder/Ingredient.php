@@ -27,6 +27,7 @@ final readonly class Ingredient
      * @param list<Substitute>     $substitutes
      * @param float|null           $mostCelsius it splits or loses its scent above; null: it stands the boil
      * @param bool                 $own         corrected or added by this kitchen
+     * @param list<Danger>         $hazards     what can hurt in the thing itself, whatever is done with it
      * @param float|null           $addedSugar  share that is added sugar, where it is not plain from the composition
      */
     public function __construct(
@@ -54,6 +55,7 @@ final readonly class Ingredient
         public bool $own = false,
         public ?float $addedSugar = null,
         public BuyingPlace $from = BuyingPlace::Grocer,
+        public array $hazards = [],
     ) {
     }
 

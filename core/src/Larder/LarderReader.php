@@ -68,6 +68,7 @@ final class LarderReader
             'own',
             'addedSugar',
             'from',
+            'hazards',
         ]);
         $composition = new Composition(
             $node->at('water')->number(0, 1, 0.0),
@@ -106,7 +107,20 @@ final class LarderReader
             $node->at('own')->bool(false),
             $node->has('addedSugar') ? $node->at('addedSugar')->number(0, 1) : null,
             $node->at('from')->enum(BuyingPlace::class, BuyingPlace::Grocer),
+            array_map($this->hazard(...), $node->at('hazards')->items(4)),
         );
+    }
+
+    private function hazard(Node $node): Danger
+    {
+        $danger = $node->enum(Danger::class);
+        if (!\in_array($danger, Danger::OF_THINGS, true)) {
+            $node->fault('A thing by itself may be a danger of one of these kinds: {known}.', [
+                'known' => implode(', ', array_map(static fn (Danger $d): string => $d->value, Danger::OF_THINGS)),
+            ]);
+        }
+
+        return $danger;
     }
 
     private function substitute(Node $node): Substitute

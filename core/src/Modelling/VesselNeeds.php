@@ -50,7 +50,7 @@ final readonly class VesselNeeds
     {
         $other = new PotChoice($choice->run, [$this->kitchen->vessels[$vesselId]], $choice->fullestMl, null, $choice->reason, false);
         foreach ($choice->run->flows as $flow) {
-            if (!$flow->step->time->growth->isLaw()) {
+            if (!$flow->step->time->growth->facts()->isLaw) {
                 continue;
             }
             foreach (Flame::None === $flow->step->flame ? [null] : $this->kitchen->burners as $burner) {

@@ -24,8 +24,8 @@ enum Growth: string
     /** Law: cool to a temperature in this vessel. */
     case Cooling = 'cooling';
 
-    public function isLaw(): bool
+    public function facts(): GrowthFacts
     {
-        return \in_array($this, [self::WarmUp, self::BoilOff, self::Roast, self::Cooling], true);
+        return GrowthFacts::of($this);
     }
 }

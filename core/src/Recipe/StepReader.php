@@ -9,7 +9,6 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schools\ChosenWay;
 use FeastLadle\Schools\Lever;
-use FeastLadle\Syrup\Stage;
 use FeastLadle\Vessel\VesselKind;
 
 /** Reads one step of a recipe document. References to other steps are checked by FlowCheck. */
@@ -63,12 +62,12 @@ final readonly class StepReader
             $process,
             $node->at('title')->string(null, 120),
             $node->at('say')->string('', 1000),
-            $this->takes($node->at('takes'), $id),
+            (new TakesReader($this->larder, $this->way, $this->swaps))->read($node->at('takes'), $id),
             $vessel,
             $flame,
             $this->time($node->at('time'), $id),
             $this->attention($node->at('attention')),
-            $this->target($node->at('target'), $id),
+            (new TargetReader($this->way))->read($node->at('target'), $id),
             $this->leaving($node->at('leaving')),
             $this->pieces($node->at('pieces')),
             $this->cues($node->at('cues')),
@@ -80,122 +79,9 @@ final readonly class StepReader
             $node->at('may')->bool(false),
             $node->at('loses')->string('', 200),
         );
-        $this->checkTarget($node, $step);
+        (new TargetReader($this->way))->check($node, $step);
 
         return $step;
-    }
-
-    /**
-     * The bowls that belong to this way. What stands for another ingredient goes in in its place.
-     *
-     * @return list<Take>
-     */
-    private function takes(Node $list, string $step): array
-    {
-        $takes = [];
-        foreach ($list->items(60) as $place => $node) {
-            $take = $this->take($node, $step, $place);
-            if ($this->way->holds($node)) {
-                $takes[] = $take;
-            }
-        }
-
-        return $takes;
-    }
-
-    private function take(Node $node, string $step, int $place): Take
-    {
-        $node->object([
-            'ingredient',
-            'grams',
-            'exponent',
-            'fatDepthMm',
-            'reserve',
-            'decides',
-            'from',
-            'output',
-            'share',
-            'base',
-            'how',
-            'parts',
-            'atMinute',
-            'wants',
-            'straightOn',
-            'when',
-            'boilsOff',
-        ]);
-        $how = $node->at('how')->string('', 200);
-        $manner = $this->manner($node);
-        if (1 < \count(array_filter(['from', 'ingredient', 'base'], $node->has(...)))) {
-            $node->fault('A bowl holds either an ingredient, or a step\'s output, or a base.');
-        }
-        if ($node->has('from')) {
-            return Take::output(
-                $node->at('from')->id(),
-                $node->has('output') ? $node->at('output')->id() : null,
-                $node->at('share')->number(0.001, 1, 1.0),
-                $how,
-                $manner,
-                $place,
-            );
-        }
-        if ($node->has('base')) {
-            return Take::base($node->at('base')->id(), $node->at('grams')->number(0.01, 100000), $how, $manner, $place);
-        }
-        $ingredient = $node->at('ingredient')->id();
-        if ('' !== $ingredient && !$this->larder->knows($ingredient)) {
-            $node->at('ingredient')->fault('The larder holds no "{id}".', ['id' => $ingredient]);
-        }
-        [$used, $ratio] = $this->swaps->of($ingredient, $step);
-        if ($node->has('fatDepthMm')) {
-            return Take::fatToDepth($used, $node->at('fatDepthMm')->number(5, 300), $how, $place);
-        }
-        $factor = $ratio * $this->way->factor($step, Lever::Ingredient, $ingredient);
-
-        return Take::ingredient(
-            $used,
-            $node->at('grams')->number(0.01, 100000) * $factor,
-            $node->at('exponent')->number(0.3, 1.2, 1.0),
-            $how,
-            $node->at('reserve')->number(0, 100000, 0.0) * $factor,
-            $manner,
-            $place,
-            $node->at('boilsOff')->number(0, $node->at('grams')->number(0.01, 100000), 0.0) * $factor,
-        );
-    }
-
-    private function manner(Node $node): Manner
-    {
-        $wants = null;
-        if ($node->has('wants')) {
-            $node->at('wants')->object(['least', 'most']);
-            $wants = new Warmth(
-                $node
-                    ->at('wants')
-                    ->at('least')
-                    ->number(-20, 250, -20.0),
-                $node
-                    ->at('wants')
-                    ->at('most')
-                    ->number(-20, 250, 250.0),
-            );
-            if ($wants->least > $wants->most) {
-                $node
-                    ->at('wants')
-                    ->fault('At least {least} °C and at most {most} °C can\'t both be.', [
-                        'least' => $wants->least,
-                        'most' => $wants->most,
-                    ]);
-            }
-        }
-
-        return new Manner(
-            $node->at('parts')->int(1, 50, 1),
-            $node->has('atMinute') ? $node->at('atMinute')->int(0, 1440) : null,
-            $node->at('decides')->string('', 200),
-            $wants,
-            $node->at('straightOn')->bool(false),
-        );
     }
 
     /** @return array<string, Output> */
@@ -267,7 +153,7 @@ final readonly class StepReader
     {
         $node->object(['grows', 'minutes', 'power', 'secondsEach', 'medium', 'load', 'between']);
         $growth = $node->at('grows')->enum(Growth::class);
-        $needsMinutes = !\in_array($growth, [Growth::WarmUp, Growth::BoilOff, Growth::Cooling, Growth::Piece], true);
+        $needsMinutes = $growth->facts()->minutes;
         $minutes = $node->at('minutes');
         $three = [0.0, 0.0, 0.0];
         if ($minutes->exists() || $needsMinutes) {
@@ -333,83 +219,6 @@ final readonly class StepReader
             $node->at('skill')->enum(Skill::class, Skill::Cook),
             $node->at('turns')->int(0, 240, 0),
         );
-    }
-
-    private function target(Node $node, string $step): Target
-    {
-        if (!$node->exists()) {
-            return Target::none();
-        }
-        $node->object(['kind', 'value', 'stage', 'need']);
-        $kind = $node->at('kind')->enum(TargetKind::class);
-        $dial = $this->way->factor($step, Lever::Target);
-
-        return match ($kind) {
-            TargetKind::None => Target::none(),
-            TargetKind::Stage => Target::stage($node->at('stage')->enum(Stage::class)),
-            TargetKind::VolumeTo => Target::of($kind, min(1.0, $dial * $node->at('value')->number(0.05, 1))),
-            TargetKind::VolumeBy => Target::of($kind, min(0.95, $dial * $node->at('value')->number(0.01, 0.95))),
-            TargetKind::WaterOff => Target::of($kind, min(0.95, $dial * $node->at('value')->number(0.001, 0.95))),
-            TargetKind::Celsius => Target::of($kind, $node->at('value')->number(-5, 200)),
-            TargetKind::Depth => Target::of($kind, $dial * $node->at('value')->number(2, 200)),
-            TargetKind::Releases => Target::of($kind, (float) $node->at('value')->int(1, 20)),
-            TargetKind::Cues => Target::cues('all' === $this->oneOf($node->at('need'), ['any', 'all'])),
-        };
-    }
-
-    /** @param list<string> $words */
-    private function oneOf(Node $node, array $words): string
-    {
-        $word = $node->string($words[0]);
-        if (!\in_array($word, $words, true)) {
-            $node->fault('Here must stand one of {known}, not {given}.', [
-                'known' => implode(', ', $words),
-                'given' => mb_substr($word, 0, 40),
-            ]);
-        }
-
-        return $word;
-    }
-
-    private function checkTarget(Node $node, Step $step): void
-    {
-        $kind = $step->target->kind;
-        $missing = match ($step->time->growth) {
-            Growth::BoilOff => $step->target->boilsOff() ? null : 'Boiling off needs a target: volume-to, volume-by, stage or water-off.',
-            Growth::Load => Process::DeepFry === $step->process || null !== $step->time->loads
-                ? null
-                : 'Loads need to say what one holds: pieces or grams.',
-            Growth::Cooling => TargetKind::Celsius === $kind ? null : 'Cooling needs a target in °C.',
-            Growth::WarmUp => TargetKind::Celsius === $kind ? null : 'Warming up needs a target in °C.',
-            default => null,
-        };
-        if (null !== $missing) {
-            $node->at(Growth::Load === $step->time->growth ? 'time' : 'target')->fault($missing);
-        }
-        if (TargetKind::Cues === $kind && [] === array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind)) {
-            $node->at('target')->fault('It ends by its signs, but has no sign of kind "done".');
-        }
-        if (TargetKind::Releases === $kind && Process::Pressure !== $step->process) {
-            $node->at('target')->fault('Only a pressure cooker lets off steam.');
-        }
-        if (TargetKind::Depth === $kind && VesselKind::Tray !== $step->vessel?->kind) {
-            $node->at('target')->fault('A depth needs a tray.');
-        }
-        if (\in_array($step->time->growth, [Growth::WarmUp, Growth::BoilOff, Growth::Roast], true) && Flame::None === $step->flame) {
-            $node->at('flame')->fault('A step timed by heat needs a flame.');
-        }
-        if (Growth::Cooling === $step->time->growth && null === $step->vessel) {
-            $node->at('vessel')->fault('A step timed by cooling needs a vessel.');
-        }
-        if (Process::DeepFry === $step->process) {
-            $depths = array_filter($step->takes, static fn (Take $t): bool => null !== $t->fatDepthMm);
-            if (1 !== \count($depths)) {
-                $node->at('takes')->fault('A deep-fry takes exactly one fat, given by its depth in mm.');
-            }
-            if (null === $step->pieces) {
-                $node->at('pieces')->fault('A deep-fry needs its pieces: grams and width in the fat.');
-            }
-        }
     }
 
     private function leaving(Node $node): Leaving

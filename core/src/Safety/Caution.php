@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Safety;
 
+use FeastLadle\Larder\Danger;
+
 /** One thing that can hurt somebody, and what to do about it. */
 final readonly class Caution
 {

@@ -6,10 +6,10 @@ namespace FeastLadle\Safety;
 
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\Diet;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\AttentionKind;
-use FeastLadle\Recipe\Process;
 
 /**
  * The cautions of a step, from what is done in it and from what is really in the vessel: they can't be forgotten by whoever
@@ -24,6 +24,7 @@ final readonly class Cautions
     private const FAT_CELSIUS = 115.0;
     private const FAT_SHARE = 0.12;
     private const BOIL_CELSIUS = 92.0;
+    private const SCALDS_CELSIUS = 70.0;
 
     public function __construct(private Larder $larder)
     {
@@ -33,7 +34,7 @@ final readonly class Cautions
     public function of(StepFlow $flow, float $liftLimitKg = 20.0): array
     {
         $cautions = [...$this->heat($flow), ...$this->weight($flow, $liftLimitKg)];
-        if (\in_array($flow->step->process, [Process::Cool, Process::Chill], true) && $this->spoils($flow)) {
+        if (Danger::Lukewarm === $flow->step->process->facts()->danger && $this->spoils($flow)) {
             $cautions[] = new Caution(
                 Danger::Lukewarm,
                 'Milk and starch must not stand lukewarm: through 60 to 21 °C within two hours, cold within four more. Local food '.
@@ -58,46 +59,44 @@ final readonly class Cautions
             || ($sugar >= self::SWEET_SHARE && $hottest >= self::FAT_CELSIUS);
         $isSyrup = $burns && AttentionKind::None !== $step->attention->kind;
 
+        $danger = $step->process->facts()->danger;
+        $says = static fn (bool $holds, Danger $danger, string $text): ?Caution => $holds ? new Caution($danger, $text) : null;
+
         return array_values(
             array_filter([
-                Process::Pressure === $step->process
-                    ? new Caution(
-                        Danger::Pressure,
-                        'Never fill above the mark, keep the vent clear, and open only when the pressure has fallen by itself.',
-                    )
-                    : null,
-                $isSyrup || Process::Syrup === $step->process
-                    ? new Caution(
-                        Danger::HotSugar,
-                        'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.',
-                    )
-                    : null,
-                null !== $step->fryingFat()
-                || Process::FryGarnish === $step->process
-                || Process::HotFat === $step->process
-                || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS)
-                    ? new Caution(
-                        Danger::HotFat,
-                        'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
-                    )
-                    : null,
-                \in_array($step->process, [Process::Boil, Process::Reduce, Process::Simmer], true)
-                && $hottest >= self::BOIL_CELSIUS
-                && Flame::None !== $step->flame
-                    ? new Caution(Danger::BoilOver, 'It climbs fast once it simmers. Leave headroom and do not turn away.')
-                    : null,
-                Process::Merge === $step->process && $flow->taken->celsius >= 70
-                    ? new Caution(
-                        Danger::Splash,
-                        'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.',
-                    )
-                    : null,
-                Process::StirToBall === $step->process
-                    ? new Caution(Danger::Splash, 'The thick mass spits. Cover the arm, use a long spoon.')
-                    : null,
-                Process::Steam === $step->process
-                    ? new Caution(Danger::Steam, 'Lift the lid away from you: steam scalds. See that the water below does not run dry.')
-                    : null,
+                $says(
+                    Danger::Pressure === $danger,
+                    Danger::Pressure,
+                    'Never fill above the mark, keep the vent clear, and open only when the pressure has fallen by itself.',
+                ),
+                $says(
+                    $isSyrup || Danger::HotSugar === $danger,
+                    Danger::HotSugar,
+                    'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.',
+                ),
+                $says(
+                    null !== $step->fryingFat()
+                        || Danger::HotFat === $danger
+                        || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS),
+                    Danger::HotFat,
+                    'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
+                ),
+                $says(
+                    Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->flame,
+                    Danger::BoilOver,
+                    'It climbs fast once it simmers. Leave headroom and do not turn away.',
+                ),
+                $says(
+                    Danger::Splash === $danger && $flow->taken->celsius >= self::SCALDS_CELSIUS,
+                    Danger::Splash,
+                    'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.',
+                ),
+                $says(Danger::Spatter === $danger, Danger::Spatter, 'The thick mass spits. Cover the arm, use a long spoon.'),
+                $says(
+                    Danger::Steam === $danger,
+                    Danger::Steam,
+                    'Lift the lid away from you: steam scalds. See that the water below does not run dry.',
+                ),
             ]),
         );
     }
@@ -122,26 +121,17 @@ final readonly class Cautions
         $cautions = [];
         foreach ($flow->bowls as $bowl) {
             $ingredient = $this->larder->get($bowl->ingredient);
-            $cautions[] = match (true) {
-                Diet::Animal === $ingredient->diet && 'honey' === $ingredient->id => new Caution(
-                    Danger::Honey,
-                    'No honey for babies under one year.',
-                ),
-                'poppy-seed' === $ingredient->id => new Caution(Danger::Law, 'Poppy seed is restricted by law in some places.'),
-                \in_array($ingredient->id, ['camphor', 'silver-leaf'], true) => new Caution(
-                    Danger::Grade,
-                    '{name}: edible grade only.',
-                    [
-                        'name' => $ingredient->name,
-                    ],
-                ),
-                \in_array($flow->step->process, [Process::FryGarnish, Process::Garnish, Process::MixIn], true)
-                    && \in_array($ingredient->id, ['cashews', 'almonds', 'peanuts', 'pistachios', 'walnuts'], true) => new Caution(
-                        Danger::Choking,
-                        'Whole nuts are not for small children: chop or leave off.',
-                    ),
-                default => null,
-            };
+            foreach ($ingredient->hazards as $hazard) {
+                $cautions[] = match ($hazard) {
+                    Danger::Honey => new Caution($hazard, 'No honey for babies under one year.'),
+                    Danger::Law => new Caution($hazard, '{name} is restricted by law in some places.', ['name' => $ingredient->name]),
+                    Danger::Grade => new Caution($hazard, '{name}: edible grade only.', ['name' => $ingredient->name]),
+                    Danger::Choking => $flow->step->process->facts()->leavesWhole
+                        ? new Caution($hazard, 'Whole nuts are not for small children: chop or leave off.')
+                        : null,
+                    default => null,
+                };
+            }
         }
 
         return array_values(array_unique(array_filter($cautions), \SORT_REGULAR));

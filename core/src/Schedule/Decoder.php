@@ -56,7 +56,7 @@ final class Decoder
             if (null === $failed) {
                 return true;
             }
-            if ($this->push($caps)) {
+            if ($this->push($this->failure->outside, $caps)) {
                 continue;
             }
             if (!isset($boosted[$failed])) {
@@ -68,8 +68,7 @@ final class Decoder
                 }
                 continue;
             }
-            $this->failure->outside = $this->failure->outsideHold;
-            if (!$this->push($caps) && !$this->slip($failed, $late)) {
+            if (!$this->push($this->failure->outsideHold, $caps) && !$this->slip($failed, $late)) {
                 return false;
             }
         }
@@ -108,14 +107,13 @@ final class Decoder
     /**
      * Makes activities of other groups start earlier, as the failed one asked.
      *
-     * @phpstan-impure what failed is known anew after each placing
-     *
+     * @param array<int, int> $earlier activities that must start earlier, and when
      * @param array<int, int> $caps
      */
-    private function push(array &$caps): bool
+    private function push(array $earlier, array &$caps): bool
     {
         $pushed = false;
-        foreach ($this->failure->outside as $i => $start) {
+        foreach ($earlier as $i => $start) {
             if ($start >= $this->windows->earliest[$i] && $start < ($caps[$i] ?? \PHP_INT_MAX)) {
                 $caps[$i] = $start;
                 $pushed = true;

@@ -51,10 +51,16 @@ final class Propagation
 
     private function run(): void
     {
-        if (!$this->needsCanBeMet() || !$this->tighten()) {
+        $unmet = (new NeedsCheck($this->network))->unmet();
+        if (null !== $unmet) {
+            $this->conflicts[] = $unmet;
+
             return;
         }
-        $pairs = $this->disjunctivePairs();
+        if (!$this->tighten()) {
+            return;
+        }
+        $pairs = DisjunctivePairs::of($this->network);
         for ($round = 0; $round < 30; ++$round) {
             $ordered = $this->orderPairs($pairs);
             if (null === $ordered || ($ordered && !$this->tighten())) {
@@ -69,75 +75,6 @@ final class Propagation
             array_push($this->conflicts, ...(new Overload($this->network, $paths))->find($this->earliest, $this->latest));
             array_push($this->conflicts, ...(new HeldTogether($this->network, $paths))->find());
         }
-    }
-
-    private function needsCanBeMet(): bool
-    {
-        $n = $this->network;
-        for ($i = 0; $i < $n->size; ++$i) {
-            if (!$this->fitsUnits($n->needs[$i], [$n->ids[$i]])) {
-                return false;
-            }
-        }
-        foreach ($n->holdNeeds as $h => $needs) {
-            if (
-                !$this->fitsUnits(
-                    array_map(static fn (array $need): array => [$need[0], $need[1], []], $needs),
-                    array_map(static fn (int $i): string => $n->ids[$i], $n->holdMembers[$h]),
-                )
-            ) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * @param list<array{int, int, array<int, int>}> $needs
-     * @param list<string>                           $activities
-     */
-    private function fitsUnits(array $needs, array $activities): bool
-    {
-        $n = $this->network;
-        foreach ($needs as [$choice, $units]) {
-            $able = array_filter($n->options[$choice], static fn (int $r): bool => $n->capacity[$r] >= $units);
-            if (\count($able) < $n->takes[$choice]) {
-                $this->conflicts[] = new Conflict(
-                    'need',
-                    \sprintf(
-                        '%d of these resources are wanted with %d units each, but only %d have that much',
-                        $n->takes[$choice],
-                        $units,
-                        \count($able),
-                    ),
-                    $activities,
-                    array_map(static fn (int $r): string => $n->resourceIds[$r], $n->options[$choice]),
-                );
-
-                return false;
-            }
-        }
-        $forced = [];
-        foreach ($needs as [$choice, $units]) {
-            if (\count($n->options[$choice]) === $n->takes[$choice]) {
-                foreach ($n->options[$choice] as $r) {
-                    $forced[$r] = ($forced[$r] ?? 0) + $units;
-                    if ($forced[$r] > $n->capacity[$r]) {
-                        $this->conflicts[] = new Conflict(
-                            'need',
-                            \sprintf('the needs of one add up to %d units where there are %d', $forced[$r], $n->capacity[$r]),
-                            $activities,
-                            [$n->resourceIds[$r]],
-                        );
-
-                        return false;
-                    }
-                }
-            }
-        }
-
-        return true;
     }
 
     /**
@@ -317,42 +254,6 @@ final class Propagation
         );
 
         return false;
-    }
-
-    /**
-     * @return list<array{int, int, int}> two activities that both must have a resource which cannot serve both at once, and
-     *     that resource
-     */
-    private function disjunctivePairs(): array
-    {
-        $n = $this->network;
-        $forced = [];
-        for ($i = 0; $i < $n->size; ++$i) {
-            if (0 === $n->shortest[$i]) {
-                continue;
-            }
-            foreach ($n->needs[$i] as [$choice, $units]) {
-                if (\count($n->options[$choice]) === $n->takes[$choice]) {
-                    foreach ($n->options[$choice] as $r) {
-                        $forced[$r][$i] = ($forced[$r][$i] ?? 0) + $units;
-                    }
-                }
-            }
-        }
-        $pairs = [];
-        foreach ($forced as $r => $users) {
-            $list = array_keys($users);
-            foreach ($list as $x => $i) {
-                for ($y = $x + 1, $count = \count($list); $y < $count; ++$y) {
-                    $j = $list[$y];
-                    if ($users[$i] + $users[$j] > $n->capacity[$r]) {
-                        $pairs[] = [$i, $j, $r];
-                    }
-                }
-            }
-        }
-
-        return \count($pairs) > 20000 ? \array_slice($pairs, 0, 20000) : $pairs;
     }
 
     /**

@@ -10,9 +10,6 @@ final class Timeline extends Occupancy
     /** No time fits, however early. */
     public const NO_TIME = \PHP_INT_MIN;
 
-    /** Number of interval tests so far: the solver's measure of work. */
-    public int $work = 0;
-
     /**
      * After NO_TIME: the hold that cannot stretch, its resource, and where the other use begins; or null.
      *
@@ -215,76 +212,6 @@ final class Timeline extends Occupancy
             }
             $t = $edge - $duration;
         }
-    }
-
-    /**
-     * Where usage of a shared resource would overflow in [from, to): the start of a use to end before, or PHP_INT_MAX.
-     *
-     * @param array<int, int> $ownHolds
-     */
-    private function overflowEdge(int $r, int $i, int $wanted, int $from, int $to, array $ownHolds): int
-    {
-        $n = $this->network;
-        $uses = [];
-        foreach ($this->actsOn[$r] as $j => $units) {
-            ++$this->work;
-            if ($this->start[$j] < $to && $from < $this->end[$j]) {
-                $group = -1;
-                foreach ($n->holdsOf[$j] as $h) {
-                    if (isset($this->holdsOn[$r][$h])) {
-                        $group = $h;
-                    }
-                }
-                $uses[] = [$this->start[$j], $this->end[$j], $units, $group, false];
-            }
-        }
-        foreach ($this->holdsOn[$r] as $h => $units) {
-            if ($this->holdStart[$h] < $to && $from < $this->holdEnd[$h]) {
-                $uses[] = [$this->holdStart[$h], $this->holdEnd[$h], $units, $h, true];
-            }
-        }
-        if ([] === $uses && [] === $ownHolds) {
-            return \PHP_INT_MAX;
-        }
-        $points = [$from => true];
-        foreach ($uses as [$start]) {
-            if ($start > $from) {
-                $points[$start] = true;
-            }
-        }
-        $capacity = $n->capacity[$r];
-        $ownGroup = array_key_first($ownHolds);
-        foreach (array_keys($points) as $p) {
-            $free = 0;
-            $acts = null === $ownGroup ? [] : [$ownGroup => $wanted];
-            $holds = $ownHolds;
-            $latest = \PHP_INT_MIN;
-            if (null === $ownGroup) {
-                $free = $wanted;
-            }
-            foreach ($uses as [$start, $end, $units, $group, $isHold]) {
-                if ($start <= $p && $p < $end) {
-                    $latest = max($latest, $start);
-                    if ($isHold) {
-                        $holds[$group] = $units;
-                    } elseif ($group < 0) {
-                        $free += $units;
-                    } else {
-                        $acts[$group] = ($acts[$group] ?? 0) + $units;
-                    }
-                }
-            }
-            foreach ($acts as $group => $units) {
-                $free += max($units, $holds[$group] ?? 0);
-                unset($holds[$group]);
-            }
-            $free += array_sum($holds);
-            if ($free > $capacity) {
-                return \PHP_INT_MIN === $latest ? $from : min($latest, $to - 1);
-            }
-        }
-
-        return \PHP_INT_MAX;
     }
 
     /**

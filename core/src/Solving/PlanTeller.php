@@ -102,7 +102,7 @@ final readonly class PlanTeller
     {
         $pot = $planned->batchPlan->potOfStep()[$step->id] ?? null;
 
-        return null !== $pot && null !== $burner && $timer->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
+        return null !== $pot && null !== $burner && $timer->onFire->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
     }
 
     /** @return array<string, int> by activity */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Safety;
 
+use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Larder\LarderReader;
+use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
 use FeastLadle\Tests\Support\Shipped;
@@ -28,6 +31,45 @@ final class CautionsTest extends TestCase
         yield 'camphor' => ['sweet-pongal', 'finish', 1.0, ['grade']];
         yield 'whole nuts' => ['fried-nuts', 'fry', 1.0, ['hot-fat', 'choking']];
         yield 'nothing at all' => ['gram-honeycomb', 'sieve', 1.0, []];
+    }
+
+    public function testAKitchensOwnNutIsAsDangerousAsOneThatShips(): void
+    {
+        $larder = Shipped::document('larder');
+        self::assertIsArray($larder['ingredients']);
+        foreach ($larder['ingredients'] as $i => $thing) {
+            self::assertIsArray($thing);
+            if ('cashews' === $thing['id']) {
+                unset($thing['hazards']);
+                $larder['ingredients'][$i] = $thing;
+                $larder['ingredients'][] = ['id' => 'hill-nut', 'name' => 'Hill nut', 'hazards' => ['choking', 'law']] + $thing;
+            }
+        }
+        $read = (new LarderReader())->read(json_encode($larder, \JSON_THROW_ON_ERROR));
+        $recipe = Shipped::document('recipes/fried-nuts');
+        $dangers = static function (string $nut) use ($recipe, $read): array {
+            $json = str_replace('"cashews"', '"'.$nut.'"', json_encode($recipe, \JSON_THROW_ON_ERROR));
+            $flow = Ledger::follow((new RecipeReader($read))->read($json), $read, 1.0, 1)->flow('fry');
+
+            return array_map(static fn (Caution $c): string => $c->danger->value, (new Cautions($read))->of($flow));
+        };
+        self::assertContains('choking', $dangers('hill-nut'));
+        self::assertContains('law', $dangers('hill-nut'));
+        self::assertNotContains('choking', $dangers('cashews'), 'no list of nuts in the code says so');
+    }
+
+    public function testADangerOfAThingIsOneThatAThingCanBe(): void
+    {
+        $larder = Shipped::document('larder');
+        self::assertIsArray($larder['ingredients']);
+        self::assertIsArray($larder['ingredients'][0]);
+        $larder['ingredients'][0]['hazards'] = ['pressure'];
+        try {
+            (new LarderReader())->read(json_encode($larder, \JSON_THROW_ON_ERROR));
+            self::fail('water under pressure is no property of water');
+        } catch (FaultyDocument $faulty) {
+            self::assertSame('/ingredients/0/hazards/0', $faulty->faults[0]->pointer);
+        }
     }
 
     /** @param list<string> $dangers */

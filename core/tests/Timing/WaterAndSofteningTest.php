@@ -39,7 +39,7 @@ final class WaterAndSofteningTest extends TestCase
         foreach ($kitchen->burners as $burner) {
             $minutes = $timer->minutes($flow, $pot, $planned->scale(), $burner);
             self::assertNotNull($minutes);
-            $off[] = (($minutes->exact * 60 * $timer->netKw($flow, $pot, $burner)) / 2257) * 1000;
+            $off[] = (($minutes->exact * 60 * $timer->onFire->netKw($flow, $pot, $burner)) / 2257) * 1000;
         }
 
         self::assertSame(125.0, $bowl->boilsOffAsWritten);
@@ -152,7 +152,7 @@ final class WaterAndSofteningTest extends TestCase
             if ($step->lid) {
                 $covered[$step->key->step] = true;
                 self::assertTrue(
-                    $step->step->process->heatCap()->maybeCovered()
+                    $step->step->process->facts()->cap->maybeCovered()
                         || !$step->dish->batchPlan->ledger->flow($step->step->id)->taken->isMilky(Shipped::larder()),
                     $step->activity,
                 );
@@ -166,7 +166,7 @@ final class WaterAndSofteningTest extends TestCase
         // The syrup's own pot and fire: it does not get there open by half the time.
         $flow = $plan->quantities->dishes['balls']->batchPlan->ledger->flow('syrup');
         $pot = $plan->quantities->dishes['balls']->batchPlan->potOfStep()['syrup'];
-        self::assertTrue($timer->wantsLid($flow, $pot, $kitchen->burners['fire-1']));
+        self::assertTrue($timer->onFire->wantsLid($flow, $pot, $kitchen->burners['fire-1']));
     }
 
     public function testWhatStandsInThePotSaysHowMuchHeatItTakes(): void
