@@ -27,18 +27,18 @@ final class CookController extends StationController
     #[Route('/feasts/{id}/cook/events', name: 'cook_event', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
     public function event(int $id, Request $request, CookingDay $day): Response
     {
-        $open = $this->desk->open($id);
+        $record = $this->desk->record($id);
         if (!$this->isCsrfTokenValid('cook', $request->request->getString('_token'))) {
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $kind = CookEventKind::tryFrom($request->request->getString('kind'));
         $step = $request->request->getString('step');
         $client = $request->request->getString('client');
-        $steps = array_map(static fn ($s): string => $s->key->id(), $this->plans->plan($open)->steps);
-        if (null === $kind || !\in_array($step, $steps, true) || 1 !== preg_match('/^[A-Za-z0-9-]{8,60}$/D', $client)) {
+        $steps = $this->plans->stepsOf($record, fn () => $this->desk->open($id));
+        if (null === $kind || !isset($steps[$step]) || 1 !== preg_match('/^[A-Za-z0-9-]{8,60}$/D', $client)) {
             throw new UnprocessableEntityHttpException('There is no such step in this plan.');
         }
-        $day->record($open->record, $kind, $step, $client);
+        $day->record($record, $kind, $step, $client);
 
         return $this->redirectToRoute('cook', ['id' => $id], Response::HTTP_SEE_OTHER);
     }

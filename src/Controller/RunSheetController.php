@@ -18,6 +18,7 @@ use FeastLadle\Explaining\StepPlaces;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Solving\Pins;
+use FeastLadle\Solving\Plan;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -72,18 +73,29 @@ final class RunSheetController extends StationController
         }
         $plan = $this->plans->plan($open);
         $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
-        $places = StepPlaces::of($plan, $open->kitchen);
+        $places = static fn (): array => StepPlaces::of($plan, $open->kitchen);
 
         return $this->station('run_sheet', $open, $plan, [
             'form' => $form,
-            'chart' => $chart->draw($plan, $open, $side, $places),
+            'chart' => $this->keptPart(
+                $open,
+                $plan,
+                '_partials/run_chart.html.twig',
+                static fn (Plan $p): array => ['chart' => $chart->draw($p, $open, $side, $places())],
+                $side->value,
+            ),
+            'list' => $this->keptPart($open, $plan, '_partials/run_list.html.twig', fn (Plan $p): array => [
+                'open' => $open,
+                'feast' => $open->feast,
+                'plan' => $p,
+                'places' => $places(),
+                'cuts' => (new CutTimes($this->larder))->ofPlan($p, $open->kitchen),
+                'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d'),
+            ]),
             'side' => $side,
             'sides' => RunSheetSide::cases(),
-            'places' => $places,
             'rhythms' => Rhythm::of($plan),
             'clocks' => ClockChange::during($plan, $open->feast->timeZone),
-            'cuts' => (new CutTimes($this->larder))->ofPlan($plan, $open->kitchen),
-            'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d'),
         ]);
     }
 

@@ -19,7 +19,6 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Explaining\RoomBefore;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\PlannedStep;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -93,7 +92,7 @@ final class SequenceController extends StationController
         }
         $risk =
             SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps
-                ? Risk::of($plan->problem, $plan->solution, grace: $plan->margins)
+                ? $this->plans->chances($open, $plan)
                 : null;
 
         return $this->station(

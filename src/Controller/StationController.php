@@ -45,6 +45,18 @@ abstract class StationController extends AbstractController
     }
 
     /**
+     * A part of a page that follows from the plan alone: rendered once for as long as the plan stands.
+     *
+     * @param \Closure(Plan): array<string, mixed> $values
+     */
+    protected function keptPart(OpenFeast $open, Plan $plan, string $template, \Closure $values, string $variant = ''): string
+    {
+        $what = \sprintf('part.%s.%d.%s.%s', basename($template, '.html.twig'), $open->id(), $variant, $this->stations->locale());
+
+        return $this->plans->with($open, $plan, $what, fn (Plan $p): string => $this->renderView($template, $values($p)));
+    }
+
+    /**
      * Stores a changed document, or puts its faults into the form.
      *
      * @template T

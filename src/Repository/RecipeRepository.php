@@ -27,4 +27,12 @@ final class RecipeRepository extends ServiceEntityRepository
     {
         return $this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']);
     }
+
+    /** Names the revisions there are, all kitchens together. */
+    public function state(): string
+    {
+        $row = $this->getEntityManager()->getConnection()->fetchNumeric('SELECT COUNT(*), MAX(id) FROM recipe_revision');
+
+        return implode('/', array_map(static fn (mixed $n): string => is_numeric($n) ? (string) $n : '', false === $row ? [] : $row));
+    }
 }

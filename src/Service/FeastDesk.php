@@ -13,6 +13,7 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Opens feasts of the current kitchen and changes their wishes; a faulty change changes nothing. */
@@ -26,7 +27,16 @@ final readonly class FeastDesk
         private EntityManagerInterface $entities,
         private ClockInterface $clock,
         private ComparesVersions $versions,
+        private KitchenLarder $larder,
+        private Kept $kept,
+        #[Autowire('%app.core_version%')] private string $coreVersion,
     ) {
+    }
+
+    /** @throws NotFoundHttpException when there is no such feast */
+    public function record(int $id): Feast
+    {
+        return $this->feasts->find($id) ?? throw new NotFoundHttpException(\sprintf('There is no feast %d in the book.', $id));
     }
 
     /**
@@ -36,13 +46,26 @@ final readonly class FeastDesk
      */
     public function open(int $id): OpenFeast
     {
-        $record = $this->feasts->find($id) ?? throw new NotFoundHttpException(\sprintf('There is no feast %d in the book.', $id));
+        $record = $this->record($id);
         $this->kitchen->enter($record->getKitchen());
         /** @var array<string, mixed> $document */
         $document = json_decode($record->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
         $equipment = $this->kitchen->equipment();
 
-        return new OpenFeast($record, $document, (new FeastReader($equipment, $this->recipes))->read($record->getDocument()), $equipment);
+        $follows = [
+            $this->coreVersion,
+            $this->larder->fingerprint(),
+            $this->recipes->state(),
+            $record->getDocument(),
+            $record->getKitchen()->getDocument(),
+        ];
+        $feast = $this->kept->get(
+            hash('xxh128', serialize($follows)),
+            'feast',
+            fn (): \FeastLadle\Feast\Feast => (new FeastReader($equipment, $this->recipes))->read($record->getDocument()),
+        );
+
+        return new OpenFeast($record, $document, $feast, $equipment);
     }
 
     /**

@@ -16,6 +16,7 @@ use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\LarderReader;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** The larder that ships, with what this kitchen has weighed, corrected and added laid over it. */
 final readonly class KitchenLarder
@@ -27,12 +28,20 @@ final readonly class KitchenLarder
         private RecipeRepository $recipes,
         private EntityManagerInterface $entities,
         private ComparesVersions $versions,
+        private Kept $beside,
+        #[Autowire('%app.core_version%')] private string $coreVersion,
     ) {
     }
 
     public function larder(): Larder
     {
-        return (new LarderReader())->read(json_encode($this->document($this->own()), \JSON_THROW_ON_ERROR));
+        $own = $this->own();
+
+        return $this->beside->get(
+            hash('xxh128', $this->coreVersion.$this->files->larder().serialize($own)),
+            'larder',
+            fn (): Larder => (new LarderReader())->read(json_encode($this->document($own), \JSON_THROW_ON_ERROR)),
+        );
     }
 
     /** Changes when anything this kitchen knows of its own does. */

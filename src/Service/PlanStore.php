@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Entity\Feast;
+use App\Entity\FeastPlan;
 use App\Repository\FeastPlanRepository;
 use Doctrine\DBAL\Exception as DatabaseException;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Risk;
+use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use Psr\Clock\ClockInterface;
 use Psr\Log\LoggerInterface;
 
@@ -25,6 +30,7 @@ final readonly class PlanStore
         private PlanFingerprint $fingerprint,
         private PlanCodec $codec,
         private DayPolicy $day,
+        private Kept $beside,
         private ClockInterface $clock,
         private LoggerInterface $logger,
     ) {
@@ -37,7 +43,11 @@ final readonly class PlanStore
         $fingerprint = $this->fingerprint->of($open);
         if ($kept->getFingerprint() === $fingerprint) {
             try {
-                return $this->codec->read($open, $kept->getDocument());
+                return $this->beside->get(
+                    self::key($kept),
+                    'plan',
+                    fn (): Plan => $this->codec->read($open, $kept->getDocument()),
+                );
             } catch (FailedAudit) {
                 // The planner has learnt something since: this feast is planned anew.
             }
@@ -48,6 +58,60 @@ final readonly class PlanStore
         $this->keep($open, $fingerprint, $plan, $notBefore);
 
         return $plan;
+    }
+
+    /**
+     * Something that follows from the plan of a feast, computed once for as long as the plan stands.
+     *
+     * @template T
+     *
+     * @param \Closure(Plan): T $compute
+     *
+     * @return T
+     */
+    public function with(OpenFeast $open, Plan $plan, string $what, \Closure $compute): mixed
+    {
+        $kept = $this->plans->of($open->record);
+
+        return $kept->getFingerprint() === $this->fingerprint->of($open)
+            ? $this->beside->get(self::key($kept), $what, static fn (): mixed => $compute($plan))
+            : $compute($plan);
+    }
+
+    /**
+     * The steps of the plan that is kept, be it the newest or not: what somebody has just done was in the plan they looked at.
+     *
+     * @param \Closure(): OpenFeast $open
+     *
+     * @return array<string, true> by step id
+     */
+    public function stepsOf(Feast $record, \Closure $open): array
+    {
+        $steps = static fn (Plan $plan): array => array_fill_keys(
+            array_map(static fn (PlannedStep $s): string => $s->key->id(), $plan->steps),
+            true,
+        );
+        $kept = $this->plans->of($record);
+
+        return '' === $kept->getDocument()
+            ? $steps($this->plan($open()))
+            : $this->beside->get(self::key($kept), 'steps', fn (): array => $steps($this->plan($open())));
+    }
+
+    /** How a plan that has a schedule comes out, tried a thousand times. */
+    public function chances(OpenFeast $open, Plan $plan): RiskReport
+    {
+        return $this->with(
+            $open,
+            $plan,
+            'chances',
+            static fn (Plan $p): RiskReport => Risk::of($p->problem, $p->solution, grace: $p->margins),
+        );
+    }
+
+    private static function key(FeastPlan $kept): string
+    {
+        return hash('xxh128', $kept->getFingerprint().$kept->getDocument());
     }
 
     /** Looks a while longer for a better plan; the better one is kept. */

@@ -63,6 +63,12 @@ final class RecipeBook implements RecipeShelf
         return null === $number ? $recipe?->newest() : $recipe?->revision($number);
     }
 
+    /** Changes when any recipe of the book gets a revision: these are never changed. */
+    public function state(): string
+    {
+        return $this->recipes->state();
+    }
+
     /** @return list<Recipe> those that others can take from */
     public function bases(): array
     {

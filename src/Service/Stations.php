@@ -7,6 +7,7 @@ namespace App\Service;
 use App\Repository\DishOutcomeRepository;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The stations of a feast in the order of the work, each with what is settled or unsettled there. */
 final readonly class Stations
@@ -19,8 +20,17 @@ final readonly class Stations
         'guests' => ['Who comes', ['who_eats' => 'Who may eat what']],
     ];
 
-    public function __construct(private CookingDay $day, private DishOutcomeRepository $outcomes)
+    public function __construct(
+        private CookingDay $day,
+        private DishOutcomeRepository $outcomes,
+        private TranslatorInterface $translator,
+    ) {
+    }
+
+    /** The reader's language. */
+    public function locale(): string
     {
+        return $this->translator->getLocale();
     }
 
     /**
