@@ -11,7 +11,12 @@ export function become(html) {
     Alpine.morph(document.getElementById('page'), page.outerHTML, {
         updating(el, to, _children, skip) {
             // What somebody is in the middle of typing is not overwritten.
-            if (el === document.activeElement && el.matches?.('input, textarea') && el.value !== el.defaultValue && !to.hasAttribute?.('aria-invalid')) {
+            if (
+                el === document.activeElement &&
+                el.matches?.('input, textarea') &&
+                el.value !== el.defaultValue &&
+                !to.hasAttribute?.('aria-invalid')
+            ) {
                 skip();
             }
             if (el.tagName === 'DETAILS' && el.open) {

@@ -34,14 +34,17 @@ function ask(path, { cookie = '', form = null } = {}) {
             headers.Origin = `http://127.0.0.1:${port}`;
         }
         const from = performance.now();
-        const call = request({ host: '127.0.0.1', port, path, method: body === null ? 'GET' : 'POST', headers, agent: false }, (answer) => {
-            const parts = [];
-            answer.on('data', (part) => parts.push(part));
-            answer.on('end', () => {
-                const text = Buffer.concat(parts).toString();
-                resolve({ status: answer.statusCode, headers: answer.headers, text, ms: performance.now() - from });
-            });
-        });
+        const call = request(
+            { host: '127.0.0.1', port, path, method: body === null ? 'GET' : 'POST', headers, agent: false },
+            (answer) => {
+                const parts = [];
+                answer.on('data', (part) => parts.push(part));
+                answer.on('end', () => {
+                    const text = Buffer.concat(parts).toString();
+                    resolve({ status: answer.statusCode, headers: answer.headers, text, ms: performance.now() - from });
+                });
+            },
+        );
         call.on('error', () => resolve({ status: 0, headers: {}, text: '', ms: performance.now() - from }));
         call.setTimeout(30_000, () => call.destroy());
         call.end(body ?? undefined);
@@ -94,7 +97,9 @@ try {
     for (const [kind, times] of Object.entries(told)) {
         times.sort((a, b) => a - b);
         const at = (share) => Math.round(times[Math.floor(share * (times.length - 1))] ?? 0);
-        console.log(`${kind.padEnd(6)} ${times.length} answers: median ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, longest ${at(1)} ms`);
+        console.log(
+            `${kind.padEnd(6)} ${times.length} answers: median ${at(0.5)} ms, 95 of 100 within ${at(0.95)} ms, longest ${at(1)} ms`,
+        );
     }
     console.log(errors.size === 0 ? 'no errors' : [...errors].map(([what, count]) => `${count} × ${what}`).join(', '));
     process.exitCode = errors.size === 0 && told.state.length > 0 && told.tick.length > 0 ? 0 : 1;

@@ -6,7 +6,12 @@ $path = parse_url($_SERVER['REQUEST_URI'], \PHP_URL_PATH);
 $path = is_string($path) ? rawurldecode($path) : '';
 $file = str_contains($path, "\0") ? false : realpath(dirname(__DIR__).'/public'.$path);
 if (false !== $file && is_file($file) && str_starts_with($file, dirname(__DIR__).'/public/build/')) {
-    $types = ['css' => 'text/css; charset=UTF-8', 'js' => 'text/javascript; charset=UTF-8', 'woff2' => 'font/woff2', 'json' => 'application/json'];
+    $types = [
+        'css' => 'text/css; charset=UTF-8',
+        'js' => 'text/javascript; charset=UTF-8',
+        'woff2' => 'font/woff2',
+        'json' => 'application/json',
+    ];
     $ending = pathinfo($file, \PATHINFO_EXTENSION);
     $hashed = 1 === preg_match('/-[\w-]{8}\.\w+$/D', $file);
     $tag = '"'.hash_file('xxh3', $file).'"';

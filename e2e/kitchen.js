@@ -26,5 +26,9 @@ export async function setGrownUps(page, count) {
 /** Start times of the run sheet, by step. */
 export async function starts(page, feast = 1) {
     await open(page, `/feasts/${feast}/run-sheet`);
-    return Object.fromEntries(await page.locator('tr[data-step]').evaluateAll((rows) => rows.map((row) => [row.dataset.step, row.querySelector('[data-start]').textContent])));
+    return Object.fromEntries(
+        await page
+            .locator('tr[data-step]')
+            .evaluateAll((rows) => rows.map((row) => [row.dataset.step, row.querySelector('[data-start]').textContent])),
+    );
 }

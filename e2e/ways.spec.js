@@ -22,7 +22,17 @@ test('a school is turned by mouse, a dial by keyboard, and amounts, steps and th
 
 test('what a friend told is pasted, understood, and asks for what was never said', async ({ page }) => {
     await open(page, '/recipes');
-    await page.locator('textarea').fill('Hall kesari\n\nTake 2 cups fine semolina and roast it in half a cup of ghee on a low flame, about ten minutes, don\'t leave it.\nMeanwhile boil five cups of water with a pinch of saffron.\nPour the hot water onto the semolina slowly, stirring.\nAdd two and a half cups of sugar and stir till it leaves the sides.\nServe hot.');
+    await page
+        .locator('textarea')
+        .fill(
+            "Hall kesari\n"
+                + "\n"
+                + "Take 2 cups fine semolina and roast it in half a cup of ghee on a low flame, about ten minutes, don't leave it.\n"
+                + "Meanwhile boil five cups of water with a pinch of saffron.\n"
+                + "Pour the hot water onto the semolina slowly, stirring.\n"
+                + "Add two and a half cups of sugar and stir till it leaves the sides.\n"
+                + "Serve hot.",
+        );
     await page.getByRole('button', { name: 'Take in' }).first().click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hall kesari');
     await expect(page.locator('.asked')).toContainText('How large is a portion');
@@ -31,7 +41,9 @@ test('what a friend told is pasted, understood, and asks for what was never said
         if (light === 'night') {
             await page.getByRole('button', { name: 'Day or night light' }).click();
         }
-        const barriers = (await new AxeBuilder({ page }).analyze()).violations.filter((v) => ['serious', 'critical'].includes(v.impact ?? ''));
+        const barriers = (await new AxeBuilder({ page }).analyze()).violations.filter((v) =>
+            ['serious', 'critical'].includes(v.impact ?? ''),
+        );
         expect(barriers.map((v) => `${light} ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
     }
     await page.setViewportSize({ width: 390, height: 844 });
@@ -39,7 +51,9 @@ test('what a friend told is pasted, understood, and asks for what was never said
 
     // A question leads to its step; once settled it is gone.
     const asked = await page.locator('.asked ol > li').count();
-    await settled(page, () => page.locator('.asked ol > li').filter({ hasText: 'portion' }).getByRole('button', { name: 'Settled' }).press('Enter'));
+    await settled(page, () =>
+        page.locator('.asked ol > li').filter({ hasText: 'portion' }).getByRole('button', { name: 'Settled' }).press('Enter'),
+    );
     await expect(page.locator('.asked ol > li')).toHaveCount(asked - 1);
 });
 
@@ -49,7 +63,10 @@ test('two steps are added and joined with the keyboard alone', async ({ page }) 
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Keyboard milk');
     await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
-    for (const [process, count] of [['boil', 1], ['reduce', 2]]) {
+    for (const [process, count] of [
+        ['boil', 1],
+        ['reduce', 2],
+    ]) {
         await page.locator('select[name=process]').focus();
         await page.locator('select[name=process]').selectOption(process);
         await settled(page, () => page.getByRole('button', { name: 'Add this step' }).press('Enter'));

@@ -3,7 +3,8 @@ import { open, settled } from '../kitchen.js';
 
 const told = `Semolina kesari, as my aunt tells it
 
-You take two cups of semolina, the fine one, and roast it in half a cup of ghee on a low flame till it smells nice, about ten minutes, don't leave it.
+You take two cups of semolina, the fine one, and roast it in half a cup of ghee on a low flame
+till it smells nice, about ten minutes, don't leave it.
 Meanwhile boil five cups of water with a pinch of saffron.
 Pour the hot water onto the semolina slowly, stirring all the time or it lumps.
 When it has drunk the water add two and a half cups sugar, or jaggery if you like, and stir till it leaves the sides.
@@ -13,8 +14,20 @@ const folder = new URL('../../docs/screenshots', import.meta.url).pathname;
 
 // The temple shows what a crowd needs, the home feast its cooking day.
 const views = [
-    ['guests', '/feasts/2/guests'], ['menu', '/feasts/2/menu'], ['pots', '/feasts/2/pots'], ['dipsticks', '/feasts/2/dipsticks'], ['stores', '/feasts/2/stores'], ['cards', '/feasts/2/cards'], ['boxes', '/feasts/2/boxes'], ['who-eats', '/feasts/2/who-eats'],
-    ['run-sheet', '/feasts/2/run-sheet'], ['stove', '/feasts/2/stove'], ['cook', '/feasts/1/cook'], ['recipe', '/recipes/pulse-coconut-pudding'], ['kitchen', '/kitchen/2'], ['bench', '/benches/tray?cut=crossed-diamonds&a=60&b=35'],
+    ['guests', '/feasts/2/guests'],
+    ['menu', '/feasts/2/menu'],
+    ['pots', '/feasts/2/pots'],
+    ['dipsticks', '/feasts/2/dipsticks'],
+    ['stores', '/feasts/2/stores'],
+    ['cards', '/feasts/2/cards'],
+    ['boxes', '/feasts/2/boxes'],
+    ['who-eats', '/feasts/2/who-eats'],
+    ['run-sheet', '/feasts/2/run-sheet'],
+    ['stove', '/feasts/2/stove'],
+    ['cook', '/feasts/1/cook'],
+    ['recipe', '/recipes/pulse-coconut-pudding'],
+    ['kitchen', '/kitchen/2'],
+    ['bench', '/benches/tray?cut=crossed-diamonds&a=60&b=35'],
 ];
 for (const [name, path] of views) {
     test(name, async ({ page }) => {

@@ -51,8 +51,8 @@ final class RecipeCheckCommand extends Command implements UsesTheBook
                     '%s: step "%s": %s %s',
                     $finding->severity->value,
                     $finding->step,
-                    $finding->reasonText(),
-                    $finding->adviceText(),
+                    $finding->reason->text(),
+                    $finding->advice->text(),
                 );
                 // What holds by every way is said once.
                 if (!isset($said[$line])) {

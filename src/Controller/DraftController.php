@@ -9,15 +9,16 @@ use App\Service\CurrentKitchen;
 use App\Service\DraftDesk;
 use App\Service\OpenDraft;
 use App\Service\RecipeBook;
+use App\Service\Speaker;
 use App\View\DraftPage;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\Editing;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Words\Sentence;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The writing desk: recipes while they are written. */
 final class DraftController extends AbstractController
@@ -27,7 +28,7 @@ final class DraftController extends AbstractController
         private readonly DraftPage $page,
         private readonly Larder $larder,
         private readonly CurrentKitchen $kitchen,
-        private readonly TranslatorInterface $translator,
+        private readonly Speaker $speaker,
     ) {
     }
 
@@ -39,7 +40,9 @@ final class DraftController extends AbstractController
         if ('' === $slug) {
             $record = $this->desk->begin($request->request->getString('name'));
         } else {
-            $record = $this->desk->beginFrom($book->revision($slug) ?? throw $this->createNotFoundException('There is no such recipe.'));
+            $record = $this->desk->beginFrom(
+                $book->revision($slug) ?? throw $this->createNotFoundException('There is no such recipe.'),
+            );
         }
 
         return $this->redirectToRoute('draft', ['id' => $record->getId()], Response::HTTP_SEE_OTHER);
@@ -95,16 +98,21 @@ final class DraftController extends AbstractController
         try {
             $this->desk->change($open->record, $edited->draft, SeenVersion::in($request));
         } catch (ChangedMeanwhile $quicker) {
-            return $this->show($this->desk->open($id), $at, $this->translator->trans($quicker->getMessage()), Response::HTTP_CONFLICT);
+            return $this->show(
+                $this->desk->open($id),
+                $at,
+                $this->speaker->say(new Sentence($quicker->getMessage())),
+                Response::HTTP_CONFLICT,
+            );
         }
         if ('save' === $operation) {
             return $this->save($id, $at);
         }
-        if ('' !== $edited->refusal) {
+        if (null !== $edited->refusal) {
             return $this->show(
                 $this->desk->open($id),
                 $edited->open,
-                $this->translator->trans($edited->refusal, $edited->placeholders()),
+                $this->speaker->say($edited->refusal),
                 Response::HTTP_UNPROCESSABLE_ENTITY,
                 $with,
             );
@@ -122,7 +130,7 @@ final class DraftController extends AbstractController
             return $this->show(
                 $open,
                 $at,
-                $this->translator->trans('It can\'t go into the book yet: see what is still to be mended.'),
+                $this->speaker->say(new Sentence('It can\'t go into the book yet: see what is still to be mended.')),
                 Response::HTTP_UNPROCESSABLE_ENTITY,
             );
         }
@@ -132,8 +140,13 @@ final class DraftController extends AbstractController
     }
 
     /** @param array<string, string> $with what was typed into the small fields */
-    private function show(OpenDraft $open, int $index, string $refusal = '', int $status = Response::HTTP_OK, array $with = []): Response
-    {
+    private function show(
+        OpenDraft $open,
+        int $index,
+        string $refusal = '',
+        int $status = Response::HTTP_OK,
+        array $with = [],
+    ): Response {
         return $this->render(
             'drafts/draft.html.twig',
             [

@@ -24,7 +24,10 @@ final class WriteAheadLog implements Middleware
                 if ('' !== $path && is_file($path) && !(is_writable($path) && is_writable(\dirname($path)))) {
                     $log = is_file($path.'-wal') && filesize($path.'-wal') > 0;
 
-                    return parent::connect(['path' => 'file:'.strtr(rawurlencode($path), ['%2F' => '/']).($log ? '?mode=ro' : '?immutable=1')] + $params);
+                    return parent::connect(
+                        ['path' => 'file:'.strtr(rawurlencode($path), ['%2F' => '/']).($log ? '?mode=ro' : '?immutable=1')] +
+                            $params,
+                    );
                 }
                 $connection = parent::connect($params);
                 $connection->exec('PRAGMA busy_timeout = 5000');

@@ -29,16 +29,20 @@ final readonly class NothingKeptListener
     public function __invoke(ExceptionEvent $event): void
     {
         $e = $event->getThrowable();
-        if (!$e instanceof DriverException || !$this->keepsNothing($e)) {
+        if (!($e instanceof DriverException) || !$this->keepsNothing($e)) {
             return;
         }
         $this->logger->error('Nothing could be written: {why}', ['why' => $e->getMessage()]);
         $request = $event->getRequest();
         if (\in_array('application/json', $request->getAcceptableContentTypes(), true)) {
-            $says = $this->translator->trans('What you sent was not kept: the disk is full, read-only or busy. Everything can still be read.');
+            $says = $this->translator->trans(
+                'What you sent was not kept: the disk is full, read-only or busy. Everything can still be read.',
+            );
             $event->setResponse(new JsonResponse(['kept' => false, 'says' => $says], Response::HTTP_SERVICE_UNAVAILABLE));
         } else {
-            $page = $this->twig->render('not_kept.html.twig', ['back' => $request->isMethodSafe() ? null : $request->headers->get('referer')]);
+            $page = $this->twig->render('not_kept.html.twig', [
+                'back' => $request->isMethodSafe() ? null : $request->headers->get('referer'),
+            ]);
             $event->setResponse(new Response($page, Response::HTTP_SERVICE_UNAVAILABLE));
         }
         $event->allowCustomResponseCode();

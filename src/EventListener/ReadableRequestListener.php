@@ -30,7 +30,9 @@ final class ReadableRequestListener
         $this->check('form', $request->request->all());
         foreach ($request->query->all() as $name => $value) {
             if (\is_string($value) && is_numeric($value) && !is_finite((float) $value)) {
-                throw new BadRequestHttpException(\sprintf('The address gives "%s" a number that is too large.', mb_substr((string) $name, 0, 40)));
+                throw new BadRequestHttpException(
+                    \sprintf('The address gives "%s" a number that is too large.', mb_substr((string) $name, 0, 40)),
+                );
             }
         }
     }
@@ -54,9 +56,11 @@ final class ReadableRequestListener
                 $this->check($where, $item);
             }
         } elseif (\is_string($value) && !$this->isReadable($value)) {
-            throw new BadRequestHttpException('address' === $where
-                ? 'The address holds bytes that are no readable text.'
-                : 'The form holds bytes that are no readable text. Nothing was stored.');
+            throw new BadRequestHttpException(
+                'address' === $where
+                    ? 'The address holds bytes that are no readable text.'
+                    : 'The form holds bytes that are no readable text. Nothing was stored.',
+            );
         }
     }
 

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Form;
 
 use App\Service\ChangedMeanwhile;
+use App\Service\Speaker;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use Symfony\Component\Form\FormError;
 use Symfony\Component\Form\FormInterface;
-use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** Puts the faults of a document at the form fields their pointers lead to; what has no field stands above the form. */
 final readonly class FaultMapper
 {
-    public function __construct(private TranslatorInterface $translator)
+    public function __construct(private Speaker $speaker)
     {
     }
 
@@ -64,6 +64,6 @@ final readonly class FaultMapper
 
     public function say(Fault $fault): string
     {
-        return $this->translator->trans($fault->template, $fault->placeholders(), 'faults');
+        return $this->speaker->say($fault->sentence);
     }
 }

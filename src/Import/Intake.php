@@ -92,7 +92,10 @@ final readonly class Intake
             return $this->linked->ownDocument($start) ??
                 ($this->linked->told($start) ?? throw FaultyDocument::because('recipe', 'This JSON-LD describes no recipe.'));
         }
-        if (1 === preg_match('/<!doctype html|<html\b/i', $start) || (false !== stripos($start, '<script') && false !== stripos($start, 'ld+json'))) {
+        if (
+            1 === preg_match('/<!doctype html|<html\b/i', $start)
+            || (false !== stripos($start, '<script') && false !== stripos($start, 'ld+json'))
+        ) {
             foreach ($this->linked->scripts($start) as $script) {
                 $found = $this->inScript($script);
                 if (null !== $found) {

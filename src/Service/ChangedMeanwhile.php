@@ -11,21 +11,29 @@ final class ChangedMeanwhile extends ConflictHttpException
 {
     public static function feast(): self
     {
-        return new self('This feast was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.');
+        return new self(
+            'This feast was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+        );
     }
 
     public static function kitchen(): self
     {
-        return new self('This kitchen was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.');
+        return new self(
+            'This kitchen was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+        );
     }
 
     public static function thing(): self
     {
-        return new self('The larder was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.');
+        return new self(
+            'The larder was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+        );
     }
 
     public static function draft(): self
     {
-        return new self('This recipe was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.');
+        return new self(
+            'This recipe was changed elsewhere while you worked. Nothing was stored: look at your entries and send them again.',
+        );
     }
 }

@@ -99,10 +99,8 @@ final readonly class KitchenLarder
             throw new FaultyDocument(
                 'larder',
                 array_map(
-                    static fn (Fault $f): Fault => new Fault(
+                    static fn (Fault $f): Fault => $f->at(
                         str_starts_with($f->pointer, $place) ? substr($f->pointer, \strlen($place)) : $f->pointer,
-                        $f->template,
-                        $f->values,
                     ),
                     $faulty->faults,
                 ),

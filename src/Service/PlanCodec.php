@@ -53,7 +53,7 @@ final readonly class PlanCodec
 
     public function write(Plan $plan, ?\DateTimeImmutable $notBefore): string
     {
-        $obstacle = static fn (Obstacle $o): array => ['dish' => $o->dish, 'template' => $o->template, 'values' => $o->values];
+        $obstacle = static fn (Obstacle $o): array => ['dish' => $o->dish, 'says' => $o->sentence->id, 'values' => $o->sentence->values];
 
         return json_encode(
             [
@@ -79,7 +79,7 @@ final readonly class PlanCodec
                 $values[$name] = $value->isNumber() ? $value->number(-1e12, 1e12) : $value->string('', 2000);
             }
 
-            return new Obstacle($node->at('dish')->string(''), $node->at('template')->string('', 500), $values);
+            return new Obstacle($node->at('dish')->string(''), $node->at('says')->string('', 500), $values);
         };
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
         $toTheMinute = $root->at('toTheMinute')->bool(false);

@@ -57,25 +57,25 @@ final readonly class Stations
         $noted = \count($this->outcomes->findBy(['feast' => $open->record]));
 
         return [
-            $this->station('guests', 'Guests', '%count% guest|%count% guests', $open->feast->guests(), false),
-            $this->station('menu', 'Menu', 0 === $dishes ? 'nothing yet' : '%count% sweet|%count% sweets', $dishes, 0 === $dishes),
+            $this->station('guests', 'Guests', '{count} guests', $open->feast->guests(), false),
+            $this->station('menu', 'Menu', 0 === $dishes ? 'nothing yet' : '{count} sweets', $dishes, 0 === $dishes),
             $this->station(
                 'pots',
                 'Pots',
-                $noPots > 0 ? '%count% fits nowhere|%count% fit nowhere' : '%count% vessel|%count% vessels',
+                $noPots > 0 ? '{count} fit nowhere' : '{count} vessels',
                 $noPots > 0 ? $noPots : $pots,
                 $noPots > 0,
             ),
-            $this->station('stores', 'Stores', '%count% thing|%count% things', \count($plan->quantities->stores), false),
+            $this->station('stores', 'Stores', '{count} things', \count($plan->quantities->stores), false),
             $this->station(
                 'run_sheet',
                 'Run sheet',
-                !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '%count% not in time' : 'in time'),
+                !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '{count} not in time' : 'in time'),
                 $late,
                 $late > 0,
             ),
-            $this->station('cook', 'Cook', '%count% of {steps} done', $done, false, $steps),
-            $this->station('afterwards', 'Afterwards', '%count% noted', $noted, false),
+            $this->station('cook', 'Cook', '{count} of {steps} done', $done, false, $steps),
+            $this->station('afterwards', 'Afterwards', '{count} noted', $noted, false),
         ];
     }
 
@@ -91,7 +91,7 @@ final readonly class Stations
             'own' => self::UNDER[$route][0] ?? $name,
             'under' => self::UNDER[$route][1] ?? [],
             'state' => $state,
-            'values' => ['%count%' => $count, '{steps}' => $steps],
+            'values' => ['{count}' => $count, '{steps}' => $steps],
             'unsettled' => $unsettled,
         ];
     }

@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Twig;
 
-use FeastLadle\Document\Placeholders;
+use App\Service\Speaker;
 use FeastLadle\Measure\AmountWriter;
-use FeastLadle\Modelling\Obstacle;
-use Symfony\Contracts\Translation\TranslatorInterface;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 
-/** Amounts and times as a kitchen writes them. */
+/** Amounts and times as a kitchen writes them, and what the core says in the reader's language. */
 final class KitchenExtension extends AbstractExtension
 {
-    public function __construct(private readonly TranslatorInterface $translator)
+    public function __construct(private readonly Speaker $speaker)
     {
     }
 
@@ -24,13 +22,7 @@ final class KitchenExtension extends AbstractExtension
             new TwigFilter('weight', AmountWriter::weight(...)),
             new TwigFilter('volume', AmountWriter::volume(...)),
             new TwigFilter('minutes', AmountWriter::duration(...)),
-            new TwigFilter('obstacle', $this->obstacle(...)),
-            new TwigFilter('placeholders', Placeholders::of(...)),
+            new TwigFilter('say', $this->speaker->say(...)),
         ];
-    }
-
-    private function obstacle(Obstacle $obstacle): string
-    {
-        return $this->translator->trans($obstacle->template, $obstacle->placeholders());
     }
 }

@@ -55,7 +55,13 @@ final class AtOnceTest extends BrowserCase
             self::assertResponseStatusCodeSame(503);
             self::assertSelectorTextContains('h1', 'was not kept');
             self::assertStringNotContainsString('was lost', (string) $this->browser->getResponse()->getContent());
-            $this->browser->request('POST', $this->address('cook/events'), $form->getPhpValues(), [], ['HTTP_ACCEPT' => 'application/json']);
+            $this->browser->request(
+                'POST',
+                $this->address('cook/events'),
+                $form->getPhpValues(),
+                [],
+                ['HTTP_ACCEPT' => 'application/json'],
+            );
             self::assertResponseStatusCodeSame(503);
             self::assertStringContainsString('"kept":false', (string) $this->browser->getResponse()->getContent());
         } finally {
@@ -110,9 +116,16 @@ final class AtOnceTest extends BrowserCase
         $name = $feast->getName();
         $entities = self::getContainer()->get(EntityManagerInterface::class);
         // Somebody else stores between our reading and our writing.
-        self::getContainer()->get(Connection::class)->executeStatement('UPDATE feast SET version = version + 1 WHERE id = ?', [$feast->getId()]);
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement('UPDATE feast SET version = version + 1 WHERE id = ?', [$feast->getId()]);
         try {
-            (new ComparesVersions($entities))->change($feast, null, static fn () => $feast->change('x', '{}'), ChangedMeanwhile::feast(...));
+            (new ComparesVersions($entities))->change(
+                $feast,
+                null,
+                static fn () => $feast->change('x', '{}'),
+                ChangedMeanwhile::feast(...),
+            );
             self::fail('a change over another was taken');
         } catch (ChangedMeanwhile) {
             self::assertTrue($entities->isOpen());
@@ -158,6 +171,8 @@ final class AtOnceTest extends BrowserCase
     /** As a read-only folder is to a writer. */
     private function readOnly(bool $is): void
     {
-        self::getContainer()->get(Connection::class)->executeStatement('PRAGMA query_only = '.($is ? 'ON' : 'OFF'));
+        self::getContainer()
+            ->get(Connection::class)
+            ->executeStatement('PRAGMA query_only = '.($is ? 'ON' : 'OFF'));
     }
 }

@@ -26,7 +26,10 @@ final class ServingTest extends BrowserCase
     {
         $parts = (new LinkedData())->scripts('<html>'.str_repeat($part, $times));
         self::assertLessThanOrEqual(40, \count($parts));
-        $page = '<html>'.str_repeat('<script>x()</script>', 500).'<SCRIPT nonce="a" TYPE="application/ld+json">{"@type": "Recipe"}</SCRIPT >';
+        $page =
+            '<html>'.
+            str_repeat('<script>x()</script>', 500).
+            '<SCRIPT nonce="a" TYPE="application/ld+json">{"@type": "Recipe"}</SCRIPT >';
         self::assertSame(['{"@type": "Recipe"}'], (new LinkedData())->scripts($page));
         self::assertCount(40, (new LinkedData())->scripts(str_repeat('<script type=application/ld+json>{}</script>', 300)));
     }

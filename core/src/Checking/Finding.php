@@ -4,34 +4,19 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
-use FeastLadle\Document\Placeholders;
+use FeastLadle\Words\Sentence;
 
-/** Something about a recipe that a cook should mend, with where, why, and what to do. Templates are message ids with {placeholders}. */
+/** Something about a recipe that a cook should mend, with where, why, and what to do. */
 final readonly class Finding
 {
-    /** @param array<string, string|int|float> $values */
-    public function __construct(
-        public Severity $severity,
-        public string $step,
-        public string $reason,
-        public string $advice,
-        public array $values = [],
-    ) {
-    }
+    public Sentence $reason;
 
-    public function reasonText(): string
-    {
-        return strtr($this->reason, $this->placeholders());
-    }
+    public Sentence $advice;
 
-    public function adviceText(): string
+    /** @param array<string, string|int|float> $values of both sentences */
+    public function __construct(public Severity $severity, public string $step, string $reason, string $advice, array $values = [])
     {
-        return strtr($this->advice, $this->placeholders());
-    }
-
-    /** @return array<string, string> keyed "{placeholder}" */
-    public function placeholders(): array
-    {
-        return Placeholders::of($this->values);
+        $this->reason = new Sentence($reason, $values);
+        $this->advice = new Sentence($advice, $values);
     }
 }

@@ -4,30 +4,28 @@ declare(strict_types=1);
 
 namespace FeastLadle\Document;
 
-/**
- * One thing that is wrong with a document, and where.
- *
- * The template is plain English with {placeholders}; the application hands it to its translator as the message id.
- */
+use FeastLadle\Words\Sentence;
+
+/** One thing that is wrong with a document, and where. */
 final readonly class Fault
 {
-    /** @param array<string, string|int|float> $values keyed by placeholder, without braces */
-    public function __construct(
-        public string $pointer,
-        public string $template,
-        public array $values = [],
-    ) {
+    public Sentence $sentence;
+
+    /** @param array<string, string|int|float> $values by placeholder, without braces */
+    public function __construct(public string $pointer, string $message, array $values = [])
+    {
+        $this->sentence = new Sentence($message, $values);
     }
 
-    /** @return array<string, string> keyed "{placeholder}", ready for strtr() or a translator */
-    public function placeholders(): array
+    /** The same fault at another place. */
+    public function at(string $pointer): self
     {
-        return Placeholders::of($this->values);
+        return new self($pointer, $this->sentence->id, $this->sentence->values);
     }
 
     public function message(): string
     {
-        return strtr($this->template, $this->placeholders());
+        return $this->sentence->text();
     }
 
     public function __toString(): string

@@ -18,7 +18,7 @@ final class Faults
 
     public function add(Fault $fault): void
     {
-        $key = $fault->pointer."\0".$fault->template;
+        $key = $fault->pointer."\0".$fault->sentence->id;
         if (\count($this->faults) < self::MOST && !isset($this->said[$key])) {
             $this->said[$key] = true;
             $this->faults[] = $fault;

@@ -26,7 +26,7 @@ final class FaultyDocument extends \RuntimeException
             $this->document,
             array_map(
                 static fn (Fault $fault): Fault => str_starts_with($fault->pointer.'/', $pointer.'/')
-                    ? new Fault(substr($fault->pointer, \strlen($pointer)), $fault->template, $fault->values)
+                    ? $fault->at(substr($fault->pointer, \strlen($pointer)))
                     : $fault,
                 $this->faults,
             ),

@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
-use FeastLadle\Document\Placeholders;
+use FeastLadle\Words\Sentence;
 
 /** A draft after something was done to it, which step is open now, and what could not be done. */
 final readonly class Edited
 {
-    /** @param array<string, string|int|float> $values */
-    public function __construct(public Draft $draft, public int $open, public string $refusal = '', public array $values = [])
-    {
-    }
+    public ?Sentence $refusal;
 
-    /** @return array<string, string> keyed "{placeholder}" */
-    public function placeholders(): array
+    /** @param array<string, string|int|float> $values of the refusal */
+    public function __construct(public Draft $draft, public int $open, string $refusal = '', array $values = [])
     {
-        return Placeholders::of($this->values);
+        $this->refusal = '' === $refusal ? null : new Sentence($refusal, $values);
     }
 }

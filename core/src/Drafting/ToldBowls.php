@@ -78,7 +78,7 @@ final readonly class ToldBowls
                 $place,
                 '{name}: {guess}',
                 name: $ingredient->name,
-                guess: strtr($guess->template, $guess->placeholders()),
+                guess: $guess->sentence->text(),
             );
         }
         $this->crossCheck($line, $ingredient, $grams, $place);

@@ -4,24 +4,21 @@ declare(strict_types=1);
 
 namespace FeastLadle\Modelling;
 
-use FeastLadle\Document\Placeholders;
+use FeastLadle\Words\Sentence;
 
-/** Why a dish cannot be, or cannot be in time. The template is a message id with {placeholders}. */
+/** Why a dish cannot be, or cannot be in time. */
 final readonly class Obstacle
 {
-    /** @param array<string, string|int|float> $values */
-    public function __construct(public string $dish, public string $template, public array $values = [])
-    {
-    }
+    public Sentence $sentence;
 
-    /** @return array<string, string> keyed "{placeholder}", ready for a translator */
-    public function placeholders(): array
+    /** @param array<string, string|int|float> $values */
+    public function __construct(public string $dish, string $message, array $values = [])
     {
-        return Placeholders::of($this->values);
+        $this->sentence = new Sentence($message, $values);
     }
 
     public function text(): string
     {
-        return strtr($this->template, $this->placeholders());
+        return $this->sentence->text();
     }
 }

@@ -49,7 +49,11 @@ final readonly class StepActivities
                 ServingWay::Warm => 3,
                 default => 0,
             };
-            $due = new Due($this->axis->minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave), $early, self::LATE_COST);
+            $due = new Due(
+                $this->axis->minute($wave->moment->at) - Earliness::of($this->feast, $planned->dish, $wave),
+                $early,
+                self::LATE_COST,
+            );
             // Finished no longer before the last who eat of it than it keeps.
             $earliest = max(0, min($due->at, $this->axis->minute($wave->until) - $recipe->keepMinutes) - $range->likely);
         }
@@ -69,7 +73,10 @@ final readonly class StepActivities
             $latest = min(
                 $latest,
                 $earliest +
-                    max([$range->likely, ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs))]),
+                    max([
+                        $range->likely,
+                        ...array_merge(...array_map(static fn (Need $n): array => array_values($n->durations), $needs)),
+                    ]),
             );
         }
         $this->parts->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $latest, $due);

@@ -6,7 +6,10 @@ namespace FeastLadle\Modelling;
 
 use FeastLadle\Feast\Feast;
 
-/** The minutes of a schedule problem and the instants they stand for. Counted in seconds since the epoch, so a clock change shifts nothing. */
+/**
+ * The minutes of a schedule problem and the instants they stand for. Counted in seconds since the epoch, so a clock change
+ * shifts nothing.
+ */
 final readonly class TimeAxis
 {
     /** How long after the last moment the plan may run, for feasts that can't be in time. */

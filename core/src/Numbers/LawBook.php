@@ -12,7 +12,14 @@ final class LawBook
     {
         $laws = [];
         foreach (
-            [...AmountLaws::all(), ...VesselLaws::all(), ...HeatLaws::all(), ...CoolingAndFryingLaws::all(), ...SyrupLaws::all(), ...TrayAndHoldingLaws::all()] as $law
+            [
+                ...AmountLaws::all(),
+                ...VesselLaws::all(),
+                ...HeatLaws::all(),
+                ...CoolingAndFryingLaws::all(),
+                ...SyrupLaws::all(),
+                ...TrayAndHoldingLaws::all(),
+            ] as $law
         ) {
             $laws[$law->name] = $law;
         }

@@ -11,8 +11,8 @@ use FeastLadle\Vessel\FillLimit;
 use FeastLadle\Vessel\VesselKind;
 
 /**
- * All that is known of each process, a row each: read by reader, checker, desk, telling, timer, pots, cards and cautions. A new process is a
- * case of Process and a row here. Minutes and degrees are kitchen estimates, with which a new step begins.
+ * All that is known of each process, a row each: read by reader, checker, desk, telling, timer, pots, cards and cautions. A new
+ * process is a case of Process and a row here. Minutes and degrees are kitchen estimates, with which a new step begins.
  */
 final class ProcessTable
 {

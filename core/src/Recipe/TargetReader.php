@@ -61,7 +61,11 @@ final readonly class TargetReader
         if (!$law->endsBy($kind)) {
             $node->at('target')->fault($law->lacks);
         }
-        if (Growth::Load === $step->time->growth && null === $step->time->loads && !ProcessGuide::of($step->process)->asks(Question::FryingFat)) {
+        if (
+            Growth::Load === $step->time->growth
+            && null === $step->time->loads
+            && !ProcessGuide::of($step->process)->asks(Question::FryingFat)
+        ) {
             $node->at('time')->fault('Loads need to say what one holds: pieces or grams.');
         }
         if (TargetKind::Cues === $kind && [] === array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind)) {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Schedule;
 
-/** Why the last group found no place, for whoever decides what gives way. Written while placing, so it is the one thing here that changes. */
+/**
+ * Why the last group found no place, for whoever decides what gives way. Written while placing, so it is the one thing here
+ * that changes.
+ */
 final class Failure
 {
     /** The activity that found no place, or −1. */

@@ -104,14 +104,18 @@ final readonly class Shop
         while (true) {
             $ways = [];
             foreach ($this->graph->after[$at] as [$j, $gap]) {
-                if ($this->graph->heads[$at] + $gap === $this->graph->heads[$j] && $this->graph->heads[$j] + $this->graph->tails[$j] === $makespan) {
+                if (
+                    $this->graph->heads[$at] + $gap === $this->graph->heads[$j]
+                    && $this->graph->heads[$j] + $this->graph->tails[$j] === $makespan
+                ) {
                     $ways[] = $j;
                 }
             }
             $j = $this->graph->next[$at];
             if (
                 ShopGraph::NONE !== $j
-                && $this->graph->heads[$at] + $this->graph->length[$at] + $this->graph->turnover[$this->graph->machine[$at]] === $this->graph->heads[$j]
+                && $this->graph->heads[$at] + $this->graph->length[$at] + $this->graph->turnover[$this->graph->machine[$at]] ===
+                    $this->graph->heads[$j]
                 && $this->graph->heads[$j] + $this->graph->tails[$j] === $makespan
             ) {
                 $ways[] = $j;

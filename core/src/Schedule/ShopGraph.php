@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * The disjunctive graph of a shop: one machine of capacity one for each activity, shortest gaps only. It keeps an order on each machine, heads
+ * The disjunctive graph of a shop: one machine of capacity one for each activity, shortest gaps only. It keeps an order on
+ * each machine, heads
  * and tails of every activity, and judges a swap of two neighbours without redoing the graph (Taillard 1994).
  */
 final class ShopGraph

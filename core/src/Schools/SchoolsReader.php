@@ -73,7 +73,12 @@ final class SchoolsReader
                 }
                 $options[$read->id] = $read;
             }
-            $school = new School($id, $node->at('question')->string(null, 150), $options, ChosenWay::conditions($node->at('when'), $schools));
+            $school = new School(
+                $id,
+                $node->at('question')->string(null, 150),
+                $options,
+                ChosenWay::conditions($node->at('when'), $schools),
+            );
             if ([] !== $options) {
                 $schools[] = $school;
             }
@@ -125,7 +130,14 @@ final class SchoolsReader
             $least = $node->at('least')->number(0.2, 1);
             $most = $node->at('most')->number(1, 3);
             if ([] !== $moves) {
-                $dials[] = new Dial($kind, $least, $most, $node->at('below')->string('', 300), $node->at('above')->string('', 300), $moves);
+                $dials[] = new Dial(
+                    $kind,
+                    $least,
+                    $most,
+                    $node->at('below')->string('', 300),
+                    $node->at('above')->string('', 300),
+                    $moves,
+                );
             }
         }
 

@@ -28,7 +28,7 @@ final readonly class Attempt
     public function isCramped(): bool
     {
         return $this->plan->isLate()
-            || [] !== array_filter($this->leftOut, static fn (Obstacle $o): bool => self::NO_ROOM === $o->template);
+            || [] !== array_filter($this->leftOut, static fn (Obstacle $o): bool => self::NO_ROOM === $o->sentence->id);
     }
 
     /** Of two tries the one with more dishes, then the one less late; this one where they are alike. */

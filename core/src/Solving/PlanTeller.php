@@ -102,7 +102,9 @@ final readonly class PlanTeller
     {
         $pot = $planned->batchPlan->potOfStep()[$step->id] ?? null;
 
-        return null !== $pot && null !== $burner && $timer->onFire->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
+        return null !== $pot
+            && null !== $burner
+            && $timer->onFire->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
     }
 
     /** @return array<string, int> by activity */
@@ -110,7 +112,8 @@ final readonly class PlanTeller
     {
         $margins = [];
         foreach ($model->momentOf as $id => $moment) {
-            $margins[$id] = $model->axis->minute($moment->at) - ($model->problem->activities[$id]->due->at ?? $model->axis->minute($moment->at));
+            $margins[$id] =
+                $model->axis->minute($moment->at) - ($model->problem->activities[$id]->due->at ?? $model->axis->minute($moment->at));
         }
         foreach ($this->feast->boxes as $box) {
             $margins[Packing::BOX.$box->id] = $this->feast->marginMinutes;

@@ -36,13 +36,18 @@ final readonly class Solve
 
     public function model(Task $task): ScheduleModel
     {
-        return (new ScheduleBuilder($task->feast, $task->kitchen, $this->larder, $task->quantities))->build($task->notBefore, $task->without);
+        return (new ScheduleBuilder($task->feast, $task->kitchen, $this->larder, $task->quantities))->build(
+            $task->notBefore,
+            $task->without,
+        );
     }
 
     /** What is usually spent on a problem of this size. */
     public static function budgetFor(Problem $problem): Budget
     {
-        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(self::PATIENCE);
+        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(
+            self::PATIENCE,
+        );
     }
 
     /**
@@ -93,7 +98,12 @@ final readonly class Solve
     /** A solution that was audited against another form of its problem. */
     public function tell(Task $task, ScheduleModel $model, Solution $solution): Plan
     {
-        return (new PlanTeller($task->feast, $task->kitchen, $this->larder))->tell($task->quantities, $model, $solution, $model->obstacles);
+        return (new PlanTeller($task->feast, $task->kitchen, $this->larder))->tell(
+            $task->quantities,
+            $model,
+            $solution,
+            $model->obstacles,
+        );
     }
 
     /** @throws FailedAudit */

@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
-use FeastLadle\Document\Placeholders;
+use FeastLadle\Words\Sentence;
 
-/** Something that was not said and had to be supposed. The template is a message id with {placeholders}. */
+/** Something that was not said and had to be supposed. */
 final readonly class Guess
 {
-    /** @param array<string, string|int|float> $values */
-    public function __construct(public string $template, public array $values = [])
-    {
-    }
+    public Sentence $sentence;
 
-    /** @return array<string, string> keyed "{placeholder}" */
-    public function placeholders(): array
+    /** @param array<string, string|int|float> $values */
+    public function __construct(string $message, array $values = [])
     {
-        return Placeholders::of($this->values);
+        $this->sentence = new Sentence($message, $values);
     }
 }

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace FeastLadle\Words;
 
-use FeastLadle\Document\Placeholders;
-
-/** Something to be told, as a message with its values; the application hands it to its translator. */
+/**
+ * Something to be told: a message with its values. The message is its own id; the application's translator puts it, its plurals and its
+ * numbers into the reader's language, and the command line says it as it stands.
+ */
 final readonly class Sentence
 {
-    /** @param array<string, string|int|float> $values */
-    public function __construct(public string $template, public array $values = [])
+    /** @param array<string, string|int|float> $values by placeholder, without braces */
+    public function __construct(public string $id, public array $values = [])
     {
-    }
-
-    /** @return array<string, string> keyed "{placeholder}" */
-    public function placeholders(): array
-    {
-        return Placeholders::of($this->values);
     }
 
     public function text(): string
     {
-        return strtr($this->template, $this->placeholders());
+        $placeholders = [];
+        foreach ($this->values as $name => $value) {
+            $placeholders['{'.$name.'}'] = (string) $value;
+        }
+
+        return strtr($this->id, $placeholders);
     }
 }

@@ -86,7 +86,11 @@ final class BasesTest extends TestCase
     {
         foreach (Shipped::recipes() as $slug) {
             $plan = $this->plan([['id' => 'dish', 'recipe' => $slug]]);
-            self::assertSame([], array_map(static fn ($o): string => $o->template.json_encode($o->values), $plan->obstacles), $slug);
+            self::assertSame(
+                [],
+                array_map(static fn ($o): string => $o->sentence->id.json_encode($o->sentence->values), $plan->obstacles),
+                $slug,
+            );
         }
     }
 

@@ -25,7 +25,7 @@ final class RecipeCheckerTest extends TestCase
                 self::assertSame(
                     [],
                     array_map(
-                        static fn (Finding $f): string => $f->step.': '.$f->reasonText(),
+                        static fn (Finding $f): string => $f->step.': '.$f->reason->text(),
                         (new RecipeChecker(Shipped::larder()))->check($recipe),
                     ),
                     $slug.' '.implode(' ', $recipe->way->options),
@@ -44,7 +44,7 @@ final class RecipeCheckerTest extends TestCase
                     self::assertSame(
                         [],
                         array_map(
-                            static fn (Finding $f): string => $f->step.': '.$f->reasonText(),
+                            static fn (Finding $f): string => $f->step.': '.$f->reason->text(),
                             (new RecipeChecker(Shipped::larder()))->check($turned),
                         ),
                         $slug.' '.$dial->kind->value.' '.$value,
@@ -199,10 +199,10 @@ final class RecipeCheckerTest extends TestCase
             Shipped::shelf(),
         );
         foreach ((new RecipeChecker(Shipped::larder()))->check($read) as $finding) {
-            if ($finding->step === $step && str_contains($finding->reasonText(), $reason)) {
+            if ($finding->step === $step && str_contains($finding->reason->text(), $reason)) {
                 self::assertSame($severity, $finding->severity);
-                self::assertNotSame('', $finding->adviceText());
-                self::assertStringNotContainsString('{', $finding->reasonText().$finding->adviceText());
+                self::assertNotSame('', $finding->advice->text());
+                self::assertStringNotContainsString('{', $finding->reason->text().$finding->advice->text());
 
                 return;
             }

@@ -47,7 +47,7 @@ final class SandCheckTest extends TestCase
         $findings = (new SandCheck(Shipped::larder()))->check($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1));
         self::assertSame($warns ? ['reduce'] : [], array_map(static fn (Finding $f): string => $f->step, $findings));
         if ($warns) {
-            self::assertStringContainsString('milk sugar in 100 g of its water', $findings[0]->reasonText());
+            self::assertStringContainsString('milk sugar in 100 g of its water', $findings[0]->reason->text());
         }
     }
 }

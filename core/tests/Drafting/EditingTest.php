@@ -47,7 +47,7 @@ final class EditingTest extends TestCase
         self::assertSame([['ingredient' => 'jaggery', 'grams' => 345.6, 'how' => 'grated']], Draft::rows($draft->step(0) ?? [], 'takes'));
         $refused = $this->apply($draft, 'add-bowl', ['line' => '2 cups moonlight']);
         self::assertSame($draft->document(), $refused->draft->document());
-        self::assertStringContainsString('moonlight', strtr($refused->refusal, $refused->placeholders()));
+        self::assertStringContainsString('moonlight', (string) $refused->refusal?->text());
     }
 
     public function testAmountsMayBeTypedAsTheyAreMeasured(): void
@@ -88,7 +88,7 @@ final class EditingTest extends TestCase
         self::assertSame([['from' => 'boil']], Draft::rows($draft->step(1) ?? [], 'takes'));
         self::assertSame(['kind' => 'pot', 'continues' => 'boil'], ($draft->step(1) ?? [])['vessel'] ?? null, 'the pot goes on');
         $refused = $this->apply($draft, 'connect', ['from' => 'boil', 'to' => 'dish-up']);
-        self::assertNotSame('', $refused->refusal, 'nothing of it is left');
+        self::assertNotNull($refused->refusal, 'nothing of it is left');
         $step = $draft->step(1) ?? [];
         $step['takes'] = [['from' => 'boil', 'share' => 0.7]];
         $draft = $this->apply($draft->withStepAt(1, $step), 'connect', ['from' => 'boil', 'to' => 'dish-up'])->draft;

@@ -19,13 +19,13 @@ final class LatenessTest extends TestCase
         $plan = $this->plan('16:30', ['basundi']);
         $timing = $plan->timings['basundi'];
         self::assertGreaterThan(0, $timing->lateMinutes);
-        self::assertStringContainsString('Even with every fire and hand free', $timing->reasons[0]->template);
-        self::assertStringContainsString('Reduce the milk to a half', (string) $timing->reasons[0]->values['steps']);
+        self::assertStringContainsString('Even with every fire and hand free', $timing->reasons[0]->sentence->id);
+        self::assertStringContainsString('Reduce the milk to a half', (string) $timing->reasons[0]->sentence->values['steps']);
     }
 
     public function testStartingEarlierIsNamedWhenItWasSeenToHelp(): void
     {
-        $templates = array_map(static fn ($r): string => $r->template, $this->plan('16:30', ['basundi'])->timings['basundi']->reasons);
+        $templates = array_map(static fn ($r): string => $r->sentence->id, $this->plan('16:30', ['basundi'])->timings['basundi']->reasons);
         self::assertNotEmpty(array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The day is short')));
         self::assertEmpty(
             array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The fires are short')),

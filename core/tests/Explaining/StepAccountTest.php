@@ -65,12 +65,12 @@ final class StepAccountTest extends TestCase
             $where = $step->key->id().' '.implode(' ', array_map(static fn (Sentence $s): string => $s->text(), $told));
             self::assertDoesNotMatchRegularExpression('/[{}]|NAN|INF/', $where);
             $last = $told[\count($told) - 1];
-            if (isset($last->values['least']) && 'The law is known to about a fifth: {least} to {most} min.' === $last->template) {
+            if (isset($last->values['least']) && 'The law is known to about a fifth: {least} to {most} min.' === $last->id) {
                 self::assertEqualsWithDelta($step->minutes(), (float) $last->values['least'] / 0.8, 1.2, $where);
             } elseif (
                 isset($last->values['minutes'])
-                && !str_starts_with($last->template, 'Between')
-                && !str_starts_with($last->template, 'The fat')
+                && !str_starts_with($last->id, 'Between')
+                && !str_starts_with($last->id, 'The fat')
             ) {
                 self::assertEqualsWithDelta($step->minutes(), (float) $last->values['minutes'], 1.0, $where);
             } elseif (isset($last->values['factor'], $last->values['likely'])) {

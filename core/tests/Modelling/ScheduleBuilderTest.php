@@ -131,7 +131,7 @@ final class ScheduleBuilderTest extends TestCase
         $obstacles = $this->draft(null, $spark)->obstacles;
         // Not the barfi, whose minutes are told, nor the kesari, whose syrup gets hot under a lid.
         self::assertSame(['basundi', 'balls'], array_map(static fn ($o): string => $o->dish, $obstacles));
-        self::assertStringContainsString('more than the fire gives', $obstacles[0]->template);
+        self::assertStringContainsString('more than the fire gives', $obstacles[0]->sentence->id);
     }
 
     public function testWithoutACookOnlyTheHelpersWorkIsPossible(): void
@@ -147,8 +147,8 @@ final class ScheduleBuilderTest extends TestCase
             $feast->dishes,
         );
         foreach ($this->draft($alone)->obstacles as $obstacle) {
-            self::assertStringContainsString('who can do it', $obstacle->template);
-            self::assertSame(0, $obstacle->values['there']);
+            self::assertStringContainsString('who can do it', $obstacle->sentence->id);
+            self::assertSame(0, $obstacle->sentence->values['there']);
         }
         self::assertCount(4, $this->draft($alone)->obstacles);
     }
@@ -159,7 +159,7 @@ final class ScheduleBuilderTest extends TestCase
         $warm = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, 0, 27, 1.0);
         $obstacles = $this->draft(null, $warm)->obstacles;
         self::assertSame(['basundi'], array_map(static fn ($o): string => $o->dish, $obstacles));
-        self::assertStringContainsString('cold space', $obstacles[0]->template);
+        self::assertStringContainsString('cold space', $obstacles[0]->sentence->id);
     }
 
     public function testARoomTooWarmToSetIsSaid(): void

@@ -43,7 +43,7 @@ final class FeastPlannerTest extends TestCase
         self::assertSame([], (new Audit())->faults($plan->problem, $plan->solution));
         $out = [];
         foreach ($plan->obstacles as $obstacle) {
-            self::assertNotSame('', $obstacle->template);
+            self::assertNotSame('', $obstacle->sentence->id);
             $out[$obstacle->dish] = true;
         }
         foreach ($plan->quantities->dishes as $id => $planned) {

@@ -94,7 +94,7 @@ final class LeavingOutTest extends TestCase
         self::assertNotSame([], $less);
         foreach ($less as $recipe) {
             foreach ((new RecipeChecker(Shipped::larder()))->check($recipe) as $finding) {
-                self::assertNotSame(Severity::Error, $finding->severity, $finding->reasonText());
+                self::assertNotSame(Severity::Error, $finding->severity, $finding->reason->text());
             }
         }
     }

@@ -84,7 +84,7 @@ final class SchoolsTest extends TestCase
         $said = implode(
             ' ',
             array_map(
-                static fn ($f): string => $f->reasonText().' '.$f->adviceText(),
+                static fn ($f): string => $f->reason->text().' '.$f->advice->text(),
                 (new RecipeChecker(Shipped::larder()))->check($milk),
             ),
         );
@@ -96,7 +96,7 @@ final class SchoolsTest extends TestCase
     {
         $recipe = Shipped::recipe('milk-solids-balls', new Choices([], [], [Without::Dairy]));
         $said = array_map(
-            static fn ($f): string => $f->severity->value.' '.$f->reasonText(),
+            static fn ($f): string => $f->severity->value.' '.$f->reason->text(),
             (new RecipeChecker(Shipped::larder()))->check($recipe),
         );
         self::assertContains('error Nothing is known that replaces Milk solids, fresh without dairy.', $said);

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Words;
+
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\Yaml\Yaml;
+use Symfony\Contracts\Translation\TranslatorInterface;
+use Twig\Environment;
+
+/** The catalogue holds what the program says, and nothing else: a second language needs a file and no code. */
+final class CatalogueTest extends KernelTestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    /** @var array<string, string> read once */
+    private static array $messages = [];
+
+    public function testEverythingSaidStandsInTheCatalogue(): void
+    {
+        $ids = new UsedIds(self::ROOT);
+        $twig = self::getContainer()->get(Environment::class);
+        $missing = [];
+        foreach ([...$ids->saidInPhp(), ...$ids->inTemplates($twig)[0]] as $id => $place) {
+            if (1 === preg_match('/\p{L}{2}/u', $id) && !\array_key_exists($id, self::catalogue())) {
+                $missing[] = $id.'   '.$place;
+            }
+        }
+        self::assertSame([], $missing);
+    }
+
+    public function testNothingStandsInItThatNobodySays(): void
+    {
+        $ids = new UsedIds(self::ROOT);
+        $said = $ids->everyText() + $ids->inTemplates(self::getContainer()->get(Environment::class))[1];
+        self::assertSame([], array_values(array_diff(array_keys(self::catalogue()), array_map(strval(...), array_keys($said)))));
+    }
+
+    public function testEveryMessageIsSoundAndHasThePlaceholdersOfItsId(): void
+    {
+        foreach (self::catalogue() as $id => $message) {
+            self::assertSame($message, (new \MessageFormatter('en', $message))->getPattern(), $id);
+            $names = static function (string $text): array {
+                preg_match_all('/\{(\w+)[,}]/', $text, $found);
+                $found = array_unique($found[1]);
+                sort($found);
+
+                return $found;
+            };
+            // A long text is called by its first words.
+            if (!str_ends_with($id, ' …')) {
+                self::assertSame($names($id), $names($message), $id);
+            }
+        }
+    }
+
+    public function testPluralsAndNumbersAreTheReadersLanguages(): void
+    {
+        $translator = self::getContainer()->get(TranslatorInterface::class);
+        self::assertSame('1 guest', $translator->trans('{count} guests', ['{count}' => 1]));
+        self::assertSame('1,800 guests', $translator->trans('{count} guests', ['{count}' => 1800]));
+    }
+
+    /** @return array<string, string> */
+    private static function catalogue(): array
+    {
+        if ([] !== self::$messages) {
+            return self::$messages;
+        }
+        $messages = Yaml::parseFile(self::ROOT.'/translations/messages+intl-icu.en.yaml');
+        self::assertIsArray($messages);
+        $catalogue = [];
+        foreach ($messages as $id => $message) {
+            self::assertIsString($message);
+            $catalogue[(string) $id] = $message;
+        }
+
+        return self::$messages = $catalogue;
+    }
+}
