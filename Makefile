@@ -26,6 +26,7 @@ test:
 	@$(MAKE) --no-print-directory style stan test-core test-app test-browser
 
 style:
+	@rm -rf var/cache/test
 	vendor/bin/php-cs-fixer check --show-progress=none
 	APP_ENV=test php bin/console lint:twig templates --quiet
 	APP_ENV=test php bin/console lint:yaml config --quiet

@@ -20,7 +20,7 @@ final readonly class RecipeJsonLd
     /** @param string $document the recipe's own document, which travels along so that this program gets back what it gave */
     public function write(Recipe $recipe, Kitchen $kitchen, string $document): string
     {
-        $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+        $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->climate);
         $writer = $kitchen->writer();
         $grams = [];
         $steps = [];

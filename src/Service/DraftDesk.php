@@ -87,8 +87,7 @@ final readonly class DraftDesk
             $this->larder,
             1.0,
             1,
-            $this->kitchen->equipment()->roomCelsius,
-            $this->kitchen->equipment()->boilingCelsius(),
+            $this->kitchen->equipment()->climate,
         );
 
         return new OpenDraft($record, $draft, [], $recipe, $ledger, $this->checker->check($recipe));

@@ -84,8 +84,7 @@ final readonly class RecipePage
             $this->larder,
             $factor,
             1,
-            $kitchen->roomCelsius,
-            $kitchen->boilingCelsius(),
+            $kitchen->climate,
         );
         $made = static fn (Ledger $ledger): float => max(
             1e-9,

@@ -60,8 +60,8 @@ final class TrayBench
             $to = $window->toCelsius();
             $windows[] = [
                 'what' => $window->value,
-                'from' => $plan->minutesTo($window->fromCelsius(), $asked['poured'], $kitchen->roomCelsius),
-                'to' => null === $to ? null : $plan->minutesTo($to, $asked['poured'], $kitchen->roomCelsius),
+                'from' => $plan->minutesTo($window->fromCelsius(), $asked['poured'], $kitchen->climate->roomCelsius),
+                'to' => null === $to ? null : $plan->minutesTo($to, $asked['poured'], $kitchen->climate->roomCelsius),
             ];
         }
 

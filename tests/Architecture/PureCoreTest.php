@@ -105,4 +105,15 @@ final class PureCoreTest extends TestCase
 
         return $found;
     }
+
+    public function testEveryRefusalOfTheCoreBearsItsMark(): void
+    {
+        foreach (glob(\dirname(__DIR__, 2).'/core/src/*/*.php') ?: [] as $file) {
+            $code = (string) file_get_contents($file);
+            self::assertDoesNotMatchRegularExpression('/new \\\\(?!LogicException)\w*Exception\(/', $code, $file);
+            if (1 === preg_match('/class (\w+) extends \\\\\w+Exception/', $code, $found)) {
+                self::assertStringContainsString('implements Refusal', $code, $found[1]);
+            }
+        }
+    }
 }

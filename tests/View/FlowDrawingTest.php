@@ -6,6 +6,7 @@ namespace App\Tests\View;
 
 use App\View\FlowDrawing;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -27,7 +28,7 @@ final class FlowDrawingTest extends TestCase
         $recipe = Shipped::recipe($slug);
         $drawing = (new FlowDrawing(Shipped::larder()))->draw(
             $recipe,
-            Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+            Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual()),
             new AmountWriter(240, 1),
         );
         self::assertCount(\count($recipe->steps), $drawing['nodes']);
@@ -58,7 +59,7 @@ final class FlowDrawingTest extends TestCase
         $recipe = Shipped::recipe('pineapple-kesari');
         $streams = (new FlowDrawing(Shipped::larder()))->draw(
             $recipe,
-            Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+            Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual()),
             new AmountWriter(240, 1),
         )['streams'];
         $widths = array_column($streams, 'width', 'label');
@@ -71,7 +72,7 @@ final class FlowDrawingTest extends TestCase
         $nodes = array_column(
             (new FlowDrawing(Shipped::larder()))->draw(
                 $recipe,
-                Ledger::follow($recipe, Shipped::larder(), 1.0, 1),
+                Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual()),
                 new AmountWriter(240, 1),
             )['nodes'],
             null,

@@ -126,7 +126,7 @@ final readonly class Backwards
 
     private function ledger(Recipe $recipe, float $factor): Ledger
     {
-        return Ledger::follow($recipe, $this->larder, $factor, 1, $this->kitchen->roomCelsius, $this->kitchen->boilingCelsius());
+        return Ledger::follow($recipe, $this->larder, $factor, 1, $this->kitchen->climate);
     }
 
     /** @param \Closure(float): bool $fits true up to a largest factor, false above */

@@ -45,8 +45,7 @@ final readonly class PotAlternatives
                     $this->larder,
                     $planned->factor,
                     $batches,
-                    $this->kitchen->roomCelsius,
-                    $this->kitchen->boilingCelsius(),
+                    $this->kitchen->climate,
                 );
                 $run = null;
                 foreach ($ledgers[$batches]->runs($this->kitchen->fillLimits) as $candidate) {

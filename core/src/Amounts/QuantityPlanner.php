@@ -9,6 +9,7 @@ use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
@@ -34,7 +35,7 @@ final readonly class QuantityPlanner
         $asWritten = [];
         $plate = 0.0;
         foreach ($feast->dishes as $dish) {
-            $ledger = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->roomCelsius, $kitchen->boilingCelsius());
+            $ledger = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $kitchen->climate);
             $asWritten[$dish->id] = $ledger;
             $plate += ($dish->portion ?? $dish->recipe->portion->amount) * $dish->uptake * $this->gramsOfOne($dish, $ledger);
         }
@@ -75,7 +76,7 @@ final readonly class QuantityPlanner
     /** @param array<string, int> $inUse */
     private function base(Dish $dish, float $grams, KitchenMeans $means, array $inUse): PlannedDish
     {
-        $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $means->kitchen->roomCelsius, $means->kitchen->boilingCelsius());
+        $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $means->kitchen->climate);
 
         return $this->planned(
             $dish,
@@ -182,7 +183,7 @@ final readonly class QuantityPlanner
         $steam = [];
         // The water depends on pot and fire, and the pot on the water.
         for ($round = 0;; ++$round) {
-            $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches, $steam);
+            $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches, $steam, $means->kitchen->climate);
             $plan = $means->chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse, $least, $steam);
             $here = BoilsAway::here($plan, $factorFor($plan->batches) / $plan->batches, $means->kitchen, $means->timer);
             if ($round >= self::MOST_ROUNDS || $here == $steam) {
@@ -225,7 +226,7 @@ final readonly class QuantityPlanner
      *
      * @param array<string, float> $steam
      */
-    private function factor(Dish $dish, Demand $demand, Ledger $asWritten, int $batches, array $steam): float
+    private function factor(Dish $dish, Demand $demand, Ledger $asWritten, int $batches, array $steam, Climate $climate): float
     {
         $pieces = $demand->portion->countsPieces;
         $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
@@ -233,7 +234,7 @@ final readonly class QuantityPlanner
         // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few
         // corrections close it.
         for ($i = 0; $i < 8; ++$i) {
-            $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches, steam: $steam);
+            $grown = Ledger::follow($dish->recipe, $this->larder, $factor, $batches, $climate, $steam);
             $short = $need / ($pieces ? $grown->yieldPieces() : $grown->yieldGrams());
             $factor *= $short;
             if (abs($short - 1) < 1e-5) {

@@ -52,8 +52,7 @@ final readonly class PotChooser
                 $this->larder,
                 $factorFor($batches),
                 $batches,
-                $this->kitchen->roomCelsius,
-                $this->kitchen->boilingCelsius(),
+                $this->kitchen->climate,
                 $steam,
             );
             $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
@@ -225,8 +224,8 @@ final readonly class PotChooser
         $shape = $choice->vessel()->shape;
         foreach ($choice->run->flows as $flow) {
             $target = match ($flow->step->time->growth) {
-                Growth::BoilOff => $this->kitchen->boilingCelsius(),
-                Growth::WarmUp => min($flow->step->target->value, $this->kitchen->boilingCelsius()),
+                Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
+                Growth::WarmUp => min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
                 default => null,
             };
             if (null === $target) {
@@ -247,7 +246,7 @@ final readonly class PotChooser
                 Growth::WarmUp === $flow->step->time->growth && $flow->heatCap($this->larder)->maybeCovered()
                     ? OpenPot::LID_ON
                     : OpenPot::UNCOVERED;
-            if ($best <= $this->kitchen->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
+            if ($best <= $this->kitchen->climate->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
                 return false;
             }
         }

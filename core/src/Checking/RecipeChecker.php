@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Recipe;
 
@@ -18,7 +19,7 @@ final readonly class RecipeChecker
     /** @return list<Finding> errors first, then warnings, each in the order of the checks and the flow */
     public function check(Recipe $recipe, ?Ledger $ledger = null): array
     {
-        $ledger ??= Ledger::follow($recipe, $this->larder, 1.0, 1);
+        $ledger ??= Ledger::follow($recipe, $this->larder, 1.0, 1, Climate::usual());
         $findings = [];
         foreach ($this->checks() as $check) {
             array_push($findings, ...$check->check($recipe, $ledger));

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Document;
 
+use FeastLadle\Words\Refusal;
+
 /** A document that cannot be used, with every fault that was found in it. */
-final class FaultyDocument extends \RuntimeException
+final class FaultyDocument extends \RuntimeException implements Refusal
 {
     /** @param non-empty-list<Fault> $faults */
     public function __construct(public readonly string $document, public readonly array $faults)

@@ -50,8 +50,11 @@ final readonly class CutTimes
         $tau = (new CoolingTimes($kitchen, $this->larder))->slabTau($flow, $pot);
         $times = [];
         foreach ($this->windows($planned) as $window) {
-            $from = Cooling::minutes($tau, $poured, $window->fromCelsius(), $kitchen->roomCelsius);
-            $to = null === $window->toCelsius() ? null : Cooling::minutes($tau, $poured, $window->toCelsius(), $kitchen->roomCelsius);
+            $from = Cooling::minutes($tau, $poured, $window->fromCelsius(), $kitchen->climate->roomCelsius);
+            $to =
+                null === $window->toCelsius()
+                    ? null
+                    : Cooling::minutes($tau, $poured, $window->toCelsius(), $kitchen->climate->roomCelsius);
             if (null !== $from) {
                 $times[] = [
                     'window' => $window,

@@ -70,8 +70,7 @@ final readonly class StopSigns
                                 self::WAITING_CELSIUS,
                                 $pot->vessel()->shape->surfaceM2($depth),
                                 OpenPot::LID_ON,
-                                $kitchen->roomCelsius,
-                                $kitchen->humidity,
+                                $kitchen->climate,
                             ) *
                             $wait) /
                         60;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
@@ -37,10 +38,10 @@ final readonly class Ledger
         Larder $larder,
         float $factor,
         int $batches,
-        float $roomCelsius = 28.0,
-        float $boilingCelsius = 100.0,
+        Climate $climate,
         array $steam = [],
     ): self {
+        [$roomCelsius, $boilingCelsius] = [$climate->roomCelsius, $climate->boilingCelsius()];
         $flows = [];
         foreach ($recipe->steps as $step) {
             $times = $step->once ? $batches : 1;
@@ -56,7 +57,7 @@ final readonly class Ledger
                     $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
-                    $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $roomCelsius, $boilingCelsius), $larder);
+                    $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $climate), $larder);
                     if ($recipe->buys($take->base)) {
                         $base = $recipe->bases[$take->base]->base;
                         $bowls[] = new Bowl((string) $base?->bought, $grams * ($base->ratio ?? 1.0), $take->how);
@@ -104,17 +105,17 @@ final readonly class Ledger
     }
 
     /** Some of the output of a recipe that this one takes from, home-made or bought. */
-    private static function fromBase(Recipe $recipe, string $slug, float $grams, Larder $larder, float $room, float $boiling): Contents
+    private static function fromBase(Recipe $recipe, string $slug, float $grams, Larder $larder, Climate $climate): Contents
     {
         $base = $recipe->bases[$slug];
         if ($recipe->buys($slug) && null !== $base->base?->bought) {
-            return Contents::of($base->base->bought, $grams * $base->base->ratio, $room);
+            return Contents::of($base->base->bought, $grams * $base->base->ratio, $climate->roomCelsius);
         }
-        $made = self::follow($base, $larder, 1.0, 1, $room, $boiling)->flows[$base->lastStep]->gives;
+        $made = self::follow($base, $larder, 1.0, 1, $climate)->flows[$base->lastStep]->gives;
 
         return $made
             ->share($grams / max(1e-9, $made->massGrams()))
-            ->withCelsius($room)
+            ->withCelsius($climate->roomCelsius)
             ->withPieces(0.0);
     }
 

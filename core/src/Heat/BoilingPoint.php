@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Heat;
 
+use FeastLadle\Words\CannotBe;
+
 /** Where water boils at an altitude: standard atmosphere, then Antoine's equation with the constants for water. */
 final class BoilingPoint
 {
@@ -14,7 +16,7 @@ final class BoilingPoint
     public static function ofWaterCelsius(float $altitudeM): float
     {
         if ($altitudeM < self::LOWEST_M || $altitudeM > self::HIGHEST_M) {
-            throw new \DomainException(\sprintf('An altitude of %g m is outside %g to %g m.', $altitudeM, self::LOWEST_M, self::HIGHEST_M));
+            throw new CannotBe(\sprintf('An altitude of %g m is outside %g to %g m.', $altitudeM, self::LOWEST_M, self::HIGHEST_M));
         }
         $pascal = 101325 * (1 - 2.25577e-5 * $altitudeM) ** 5.25588;
 

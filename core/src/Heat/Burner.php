@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Heat;
 
+use FeastLadle\Words\OutOfRange;
+
 /** One fire of a kitchen. */
 final readonly class Burner
 {
+    public const KILOWATTS = [0.1, 100.0];
+    public const RING_MM = [20.0, 1500.0];
+
     public function __construct(
         public string $id,
         public string $name,
@@ -14,6 +19,8 @@ final readonly class Burner
         public float $kilowatts,
         public float $ringDiameterMm,
     ) {
+        OutOfRange::check('burner, kW', $kilowatts, ...self::KILOWATTS);
+        OutOfRange::check('burner ring, mm', $ringDiameterMm, ...self::RING_MM);
     }
 
     /** Power that reaches the pot, in kW, before what the food can stand. */

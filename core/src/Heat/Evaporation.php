@@ -7,14 +7,12 @@ namespace FeastLadle\Heat;
 /** What a pot loses below the boil, waiting on a low flame or beside it: 0.089 e Δp/(2501 − 2.4T) kg/s·m², p in kPa. */
 final class Evaporation
 {
-    public static function kgPerHour(
-        float $celsius,
-        float $surfaceM2,
-        float $openness = OpenPot::UNCOVERED,
-        float $roomCelsius = 28.0,
-        float $humidity = 0.6,
-    ): float {
-        $difference = max(0.0, BoilingPoint::vapourPressureKpa($celsius) - $humidity * BoilingPoint::vapourPressureKpa($roomCelsius));
+    public static function kgPerHour(float $celsius, float $surfaceM2, float $openness, Climate $climate): float
+    {
+        $difference = max(
+            0.0,
+            BoilingPoint::vapourPressureKpa($celsius) - $climate->humidity * BoilingPoint::vapourPressureKpa($climate->roomCelsius),
+        );
 
         return ((3600 * 0.089 * $openness * $difference) / (2501 - 2.4 * $celsius)) * $surfaceM2;
     }

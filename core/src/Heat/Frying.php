@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Heat;
 
+use FeastLadle\Words\CannotBe;
+
 /** Loads of a deep-fry: how many pieces fit without welding together or chilling the fat, and how long the fat needs to recover. */
 final class Frying
 {
@@ -12,7 +14,7 @@ final class Frying
     {
         $pieces = (int) min(floor((0.55 * $surfaceM2) / $footprintM2 + 1e-9), floor((0.175 * $fatKg) / $pieceKg + 1e-9));
         if ($pieces < 1) {
-            throw new \DomainException(
+            throw new CannotBe(
                 \sprintf(
                     'A pan with %.0f cm² of fat and %.2f kg in it fries no piece of %.0f g.',
                     $surfaceM2 * 1e4,

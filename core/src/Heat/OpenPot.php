@@ -12,7 +12,7 @@ final readonly class OpenPot
     public const LID_AJAR = 0.4;
     public const LID_ON = 0.1;
 
-    public function __construct(private float $roomCelsius = 28.0, private float $humidity = 0.6)
+    public function __construct(private float $roomCelsius, private float $humidity)
     {
     }
 

@@ -19,15 +19,16 @@ final class Steeping
         float $fromCelsius,
         float $surfaceM2,
         float $wallM2,
-        float $roomCelsius = 28.0,
+        Climate $climate,
         float $openness = OpenPot::LID_ON,
     ): float {
-        $room = new OpenPot($roomCelsius);
+        $room = $climate->openPot();
         $celsius = $fromCelsius;
         $slices = (int) max(1, ceil($minutes));
         for ($i = 0; $i < $slices; ++$i) {
             $kilowatts =
-                max(0.0, $room->lossKwPerM2($celsius, $openness)) * $surfaceM2 + self::WALL_KW_M2K * ($celsius - $roomCelsius) * $wallM2;
+                max(0.0, $room->lossKwPerM2($celsius, $openness)) * $surfaceM2 +
+                self::WALL_KW_M2K * ($celsius - $climate->roomCelsius) * $wallM2;
             $celsius -= ($kilowatts * 60 * $minutes) / $slices / $heatCapacityKjPerK;
         }
 

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Kitchen;
 
-use FeastLadle\Heat\BoilingPoint;
 use FeastLadle\Heat\Burner;
-use FeastLadle\Heat\OpenPot;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Measure\Scale;
 use FeastLadle\Recipe\Process;
@@ -35,8 +34,7 @@ final readonly class Kitchen
         public array $people,
         public float $cupMl,
         public float $scaleStepGrams,
-        public float $altitudeM,
-        public float $roomCelsius,
+        public Climate $climate,
         public float $coldLitres,
         public array $scales = [],
         public array $tools = [],
@@ -45,7 +43,6 @@ final readonly class Kitchen
         public array $prices = [],
         public string $currency = '',
         public float $liftKg = Lifting::DEFAULT_LIMIT_KG,
-        public float $humidity = 0.6,
         public FillLimits $fillLimits = new FillLimits(),
         public float $dryingM2 = 0.0,
     ) {
@@ -60,8 +57,7 @@ final readonly class Kitchen
             $this->people,
             $this->cupMl,
             $this->scaleStepGrams,
-            $this->altitudeM,
-            $this->roomCelsius,
+            $this->climate,
             $this->coldLitres,
             $this->scales,
             $this->tools,
@@ -70,7 +66,6 @@ final readonly class Kitchen
             $this->prices,
             $this->currency,
             $this->liftKg,
-            $this->humidity,
             $this->fillLimits,
             $this->dryingM2,
         );
@@ -85,8 +80,7 @@ final readonly class Kitchen
             [...$this->people, $person->id => $person],
             $this->cupMl,
             $this->scaleStepGrams,
-            $this->altitudeM,
-            $this->roomCelsius,
+            $this->climate,
             $this->coldLitres,
             $this->scales,
             $this->tools,
@@ -95,7 +89,6 @@ final readonly class Kitchen
             $this->prices,
             $this->currency,
             $this->liftKg,
-            $this->humidity,
             $this->fillLimits,
             $this->dryingM2,
         );
@@ -110,8 +103,7 @@ final readonly class Kitchen
             $this->people,
             $this->cupMl,
             $this->scaleStepGrams,
-            $this->altitudeM,
-            $this->roomCelsius,
+            $this->climate,
             $this->coldLitres,
             $this->scales,
             $this->tools,
@@ -120,7 +112,6 @@ final readonly class Kitchen
             $this->prices,
             $this->currency,
             $this->liftKg,
-            $this->humidity,
             $this->fillLimits,
             $this->dryingM2,
         );
@@ -132,16 +123,6 @@ final readonly class Kitchen
             $this->burners,
             static fn (?Burner $a, Burner $b): Burner => null === $a || $b->kilowatts > $a->kilowatts ? $b : $a,
         );
-    }
-
-    public function boilingCelsius(): float
-    {
-        return BoilingPoint::ofWaterCelsius($this->altitudeM);
-    }
-
-    public function openPot(): OpenPot
-    {
-        return new OpenPot($this->roomCelsius, $this->humidity);
     }
 
     public function writer(): AmountWriter

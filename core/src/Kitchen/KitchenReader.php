@@ -10,6 +10,7 @@ use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Heat\BoilingPoint;
 use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Measure\Scale;
 use FeastLadle\Recipe\Process;
@@ -24,6 +25,7 @@ use FeastLadle\Vessel\StraightShape;
 use FeastLadle\Vessel\TaperedShape;
 use FeastLadle\Vessel\Vessel;
 use FeastLadle\Vessel\VesselKind;
+use FeastLadle\Words\CannotBe;
 
 /** Reads a kitchen document, reporting every fault. */
 final class KitchenReader
@@ -78,8 +80,8 @@ final class KitchenReader
                 $id,
                 $node->at('name')->string(null, 60),
                 $node->at('fuel')->enum(Fuel::class),
-                $node->at('kilowatts')->number(0.1, 100),
-                $node->at('ringMm')->number(20, 1500, 90.0),
+                $node->at('kilowatts')->number(...Burner::KILOWATTS),
+                $node->at('ringMm')->number(...[...Burner::RING_MM, 90.0]),
             );
         }
         foreach ($root->at('vessels')->items(120, 1) as $node) {
@@ -91,7 +93,7 @@ final class KitchenReader
                 $node->at('kind')->enum(VesselKind::class),
                 $this->shape($node->at('shape')),
                 $node->at('metal')->enum(Metal::class, Metal::Steel),
-                $node->at('emptyKg')->number(0.05, 500, 1.0),
+                $node->at('emptyKg')->number(...[...Vessel::EMPTY_KG, 1.0]),
             );
         }
         foreach ($root->at('people')->items(60, 1) as $node) {
@@ -107,8 +109,7 @@ final class KitchenReader
             $people,
             $root->at('cupMl')->number(50, 500, 240.0),
             $root->at('scaleStepGrams')->number(0.01, 1000, 1.0),
-            $root->at('altitudeM')->number(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M, 0.0),
-            $root->at('roomCelsius')->number(-5, 50, 28.0),
+            $this->climate($root),
             $root->at('coldLitres')->number(0, 100000, 40.0),
             array_map(static fn (Node $n): Scale => self::scale($n), $root->at('scales')->items(10)),
             $this->tools($root->at('tools'), $ids),
@@ -117,9 +118,17 @@ final class KitchenReader
             array_map(static fn (Node $n): float => $n->number(0, 1e9), $root->at('prices')->fields(1000)),
             $root->at('currency')->string('', 8),
             $root->at('liftKg')->number(2, 60, Lifting::DEFAULT_LIMIT_KG),
-            $root->at('humidity')->number(0.05, 1, 0.6),
             $this->fillLimits($root->at('fillLimits')),
             $root->at('dryingM2')->number(0, 1000, 0.0),
+        );
+    }
+
+    private function climate(Node $root): Climate
+    {
+        return new Climate(
+            $root->at('roomCelsius')->number(...[...Climate::ROOM, Climate::USUAL_ROOM]),
+            $root->at('humidity')->number(...[...Climate::HUMIDITY, Climate::USUAL_HUMIDITY]),
+            $root->at('altitudeM')->number(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M, 0.0),
         );
     }
 
@@ -270,7 +279,7 @@ final class KitchenReader
             default => StraightShape::round($rim, null === $mm3 ? $height : $mm3 / (\M_PI * $r * $r)),
         };
         if ($shape->heightMm() < 5 || $shape->heightMm() > 3000) {
-            throw new \DomainException(
+            throw new CannotBe(
                 \sprintf('%g litres would make it %.0f mm high; 5 to 3000 mm is possible.', $litres ?? 0, $shape->heightMm()),
             );
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Larder;
 
+use FeastLadle\Words\Unknown;
+
 /** The ingredients a kitchen knows, by id. */
 final class Larder
 {
@@ -26,7 +28,7 @@ final class Larder
     /** @throws \OutOfBoundsException for an id that is not in the larder */
     public function get(string $id): Ingredient
     {
-        return $this->ingredients[$id] ?? throw new \OutOfBoundsException(\sprintf('The larder holds no "%s".', $id));
+        return $this->ingredients[$id] ?? throw new Unknown(\sprintf('The larder holds no "%s".', $id));
     }
 
     /**

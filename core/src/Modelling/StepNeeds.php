@@ -210,7 +210,7 @@ final readonly class StepNeeds
             if (null === $minutes) {
                 return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', [
                     'step' => $step->title,
-                    'room' => $this->kitchen->roomCelsius,
+                    'room' => $this->kitchen->climate->roomCelsius,
                 ]);
             }
             $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);

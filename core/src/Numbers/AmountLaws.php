@@ -12,6 +12,7 @@ use FeastLadle\Portion\Demand;
 use FeastLadle\Portion\Group;
 use FeastLadle\Portion\Spare;
 use FeastLadle\Recipe\Portion;
+use FeastLadle\Words\CannotBe;
 
 /** Measures, demand, growing. */
 final class AmountLaws
@@ -76,7 +77,7 @@ final class AmountLaws
                         $groups[] = new Group('g'.$i, 'group', (int) $row->number('guests'), $row->number('appetite'));
                     }
                     if ([] === $groups) {
-                        throw new \DomainException('Without guests there is no demand.');
+                        throw new CannotBe('Without guests there is no demand.');
                     }
                     $portion =
                         'pieces' === $v->word('counts')

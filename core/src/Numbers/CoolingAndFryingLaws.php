@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Numbers;
 
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
@@ -95,7 +96,7 @@ final class CoolingAndFryingLaws
                             $v->number('from'),
                             $v->number('surfaceM2'),
                             $v->number('wallM2'),
-                            $v->number('roomCelsius'),
+                            self::air($v),
                         ),
                         '°C',
                     ),
@@ -185,6 +186,12 @@ final class CoolingAndFryingLaws
                 ],
             ),
         ];
+    }
+
+    /** Air of usual dampness; a law that asks for the room only is known to 30 % anyway. */
+    private static function air(Values $v): Climate
+    {
+        return new Climate($v->number('roomCelsius'), Climate::USUAL_HUMIDITY, 0.0);
     }
 
     /**

@@ -7,11 +7,11 @@ namespace FeastLadle\Numbers;
 use FeastLadle\Heat\BoilOff;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\CarryOver;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Evaporation;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Heat\HeatCap;
-use FeastLadle\Heat\OpenPot;
 use FeastLadle\Heat\Roast;
 use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Heat\WarmUp;
@@ -74,7 +74,7 @@ final class HeatLaws
                     new Figure(
                         'loss',
                         $v->number('surfaceM2') *
-                            (new OpenPot($v->number('roomCelsius')))->lossKwPerM2($v->number('celsius'), $v->number('openness')),
+                            self::air($v)->openPot()->lossKwPerM2($v->number('celsius'), $v->number('openness')),
                         'kW',
                     ),
                 ],
@@ -97,7 +97,7 @@ final class HeatLaws
                             $v->number('celsius'),
                             $v->number('surfaceM2'),
                             $v->number('openness'),
-                            $v->number('roomCelsius'),
+                            self::air($v),
                         ) *
                             $v->number('minutes')) /
                             60,
@@ -126,7 +126,7 @@ final class HeatLaws
                             $v->number('to'),
                             $v->number('netKw'),
                             $v->number('surfaceM2'),
-                            0.0 === $v->number('surfaceM2') ? null : new OpenPot($v->number('roomCelsius')),
+                            0.0 === $v->number('surfaceM2') ? null : self::air($v)->openPot(),
                             $v->number('openness'),
                         ),
                     ),
@@ -200,6 +200,12 @@ final class HeatLaws
                 },
             ),
         ];
+    }
+
+    /** Air of usual dampness; a law that asks for the room only is known to 30 % anyway. */
+    private static function air(Values $v): Climate
+    {
+        return new Climate($v->number('roomCelsius'), Climate::USUAL_HUMIDITY, 0.0);
     }
 
     /**

@@ -12,6 +12,7 @@ use FeastLadle\Syrup\Stage;
 use FeastLadle\Syrup\SugarRise;
 use FeastLadle\Syrup\Sweetener;
 use FeastLadle\Syrup\WaterActivity;
+use FeastLadle\Words\CannotBe;
 
 /** Boiling points, stages, strengths. */
 final class SyrupLaws
@@ -84,7 +85,7 @@ final class SyrupLaws
                     $syrup = $make($v);
                     $off = $syrup->waterOffGrams($v->number('rise'));
                     if ($off < 0) {
-                        throw new \DomainException(
+                        throw new CannotBe(
                             \sprintf(
                                 '%g g of water is too little: %.0f g would have to stay.',
                                 $v->number('waterGrams'),

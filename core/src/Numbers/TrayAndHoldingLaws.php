@@ -8,6 +8,7 @@ use FeastLadle\Keeping\Thickening;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Tray\Ball;
 use FeastLadle\Tray\Cut;
+use FeastLadle\Words\CannotBe;
 
 /** Cuts, balls, waiting, holding. */
 final class TrayAndHoldingLaws
@@ -93,7 +94,7 @@ final class TrayAndHoldingLaws
                         $v->rows('readings'),
                     );
                     if ([] === $readings) {
-                        throw new \DomainException('Without readings nothing can be said.');
+                        throw new CannotBe('Without readings nothing can be said.');
                     }
                     usort($readings, static fn (array $a, array $b): int => $a['minute'] <=> $b['minute']);
                     $clocks = new TwoClocks();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Recipe;
 
 use FeastLadle\Schools\ChosenWay;
+use FeastLadle\Words\Unknown;
 
 /**
  * A recipe as a flow of steps, in an order in which every step stands after those it takes from, read by one way of its
@@ -69,7 +70,7 @@ final readonly class Recipe
 
     public function step(string $id): Step
     {
-        return $this->steps[$id] ?? throw new \OutOfBoundsException(\sprintf('The recipe "%s" has no step "%s".', $this->slug, $id));
+        return $this->steps[$id] ?? throw new Unknown(\sprintf('The recipe "%s" has no step "%s".', $this->slug, $id));
     }
 
     public function last(): Step

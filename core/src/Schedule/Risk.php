@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Schedule;
 
+use FeastLadle\Words\CannotBe;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -41,10 +42,10 @@ final class Risk
         array $grace = [],
     ): RiskReport {
         if (SolutionStatus::Feasible !== $solution->status) {
-            throw new \DomainException('Only a schedule can be tried; there is none.');
+            throw new CannotBe('Only a schedule can be tried; there is none.');
         }
         if ($runs < 1 || $runs > 100_000) {
-            throw new \DomainException(\sprintf('%d runs are outside 1 to 100000.', $runs));
+            throw new CannotBe(\sprintf('%d runs are outside 1 to 100000.', $runs));
         }
 
         return (new self($problem, $solution))->run($runs, $seed, $grace);

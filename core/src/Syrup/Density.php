@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Syrup;
 
+use FeastLadle\Words\CannotBe;
+
 /**
  * Density of a sugar solution: 1/ρ = (1 − b)/0.9982 + b(0.613 + 0.027 b) at 20 °C, −0.05 % a kelvin. A weighed ladle gives
  * the strength back.
@@ -23,7 +25,7 @@ final class Density
         $low = 0.0;
         $high = 100.0;
         if ($gramsPerMl < self::gramsPerMl($low, $celsius) || $gramsPerMl > self::gramsPerMl($high, $celsius)) {
-            throw new \DomainException(
+            throw new CannotBe(
                 \sprintf(
                     'A density of %g g/ml is outside %.3f to %.3f at %g °C.',
                     $gramsPerMl,

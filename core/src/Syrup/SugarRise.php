@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Syrup;
 
+use FeastLadle\Words\CannotBe;
+
 /**
  * How far above water a sugar solution boils. A composite of confectionery tables, which differ among themselves
  * by 2 °C up to 80 % sugar and by 4 to 9 °C above; linear between the points.
@@ -45,7 +47,7 @@ final class SugarRise
         $points = self::POINTS;
         $last = \count($points) - 1;
         if ($value < $points[0][$from] || $value > $points[$last][$from]) {
-            throw new \DomainException(\sprintf('%g is outside %g to %g.', $value, $points[0][$from], $points[$last][$from]));
+            throw new CannotBe(\sprintf('%g is outside %g to %g.', $value, $points[0][$from], $points[$last][$from]));
         }
         for ($i = 1; $i < $last && $points[$i][$from] < $value; ++$i) {
         }

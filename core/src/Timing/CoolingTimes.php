@@ -28,7 +28,7 @@ final readonly class CoolingTimes
     public function minutes(StepFlow $flow, PotChoice $pot, ?TimeAccount $account): ?float
     {
         $step = $flow->step;
-        $around = Process::Chill === $step->process ? self::COLD_SPACE_CELSIUS : $this->kitchen->roomCelsius;
+        $around = Process::Chill === $step->process ? self::COLD_SPACE_CELSIUS : $this->kitchen->climate->roomCelsius;
         $target = TargetKind::Celsius === $step->target->kind ? $step->target->value : $around + 5;
         $count = \count($pot->vessels);
         $shape = $pot->vessel()->shape;

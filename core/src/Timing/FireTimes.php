@@ -50,7 +50,7 @@ final readonly class FireTimes
             $toCelsius,
             $this->netKw($flow, $pot, $burner, $account),
             $shape->surfaceM2($depth),
-            $this->kitchen->openPot(),
+            $this->kitchen->climate->openPot(),
             $lid ? OpenPot::LID_ON : OpenPot::UNCOVERED,
         );
         if ($toCelsius <= $flow->taken->celsius) {
@@ -67,7 +67,7 @@ final readonly class FireTimes
                     'from' => round($flow->taken->celsius),
                     'to' => round($toCelsius),
                     'surface' => round($shape->surfaceM2($depth), 3),
-                    'loss' => round($this->kitchen->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2),
+                    'loss' => round($this->kitchen->climate->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2),
                     'minutes' => round($minutes ?? 0.0),
                 ],
             );
@@ -80,15 +80,17 @@ final readonly class FireTimes
     public function wantsLid(StepFlow $flow, PotChoice $pot, Burner $burner): bool
     {
         $to = match ($flow->step->time->growth) {
-            Growth::WarmUp => min($flow->step->target->value, $this->kitchen->boilingCelsius()),
-            Growth::BoilOff => $this->kitchen->boilingCelsius(),
+            Growth::WarmUp => min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
+            Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
             default => null,
         };
         if (null === $to || $to <= $flow->taken->celsius || !$flow->heatCap($this->larder)->maybeCovered()) {
             return false;
         }
         $shape = $pot->vessel()->shape;
-        $loss = $this->kitchen->openPot()->lossKwPerM2($to) * $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($this->larder)));
+        $loss =
+            $this->kitchen->climate->openPot()->lossKwPerM2($to) *
+            $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($this->larder)));
 
         return $loss > self::LID_FROM * $this->netKw($flow, $pot, $burner);
     }
@@ -98,7 +100,7 @@ final readonly class FireTimes
         if (null === $burner) {
             return null;
         }
-        $warming = $this->warmUp($flow, $pot, $burner, $this->kitchen->boilingCelsius(), $account);
+        $warming = $this->warmUp($flow, $pot, $burner, $this->kitchen->climate->boilingCelsius(), $account);
         $boiling = BoilOff::minutes($flow->waterOff / 1000, $this->netKw($flow, $pot, $burner));
         $account?->say('{water} of water boil off: × 2257 kJ a kg ÷ {net} kW = {minutes} min.', [
             'water' => AmountWriter::weight($flow->waterOff),
@@ -144,7 +146,7 @@ final readonly class FireTimes
         if (null === $pot?->frying) {
             return 0.0;
         }
-        $from = $this->kitchen->roomCelsius;
+        $from = $this->kitchen->climate->roomCelsius;
         $specificHeat = 1.93 + (0.003 * ($from + self::FRYING_CELSIUS)) / 2;
         $capacity = ($pot->frying->fatGrams / 1000) * $specificHeat + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 

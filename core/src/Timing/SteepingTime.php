@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Timing;
 
 use FeastLadle\Flow\Contents;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Steeping;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -40,7 +41,7 @@ final class SteepingTime
             $contents->celsius,
             (\M_PI * $width ** 2) / 4,
             \M_PI * $width ** 2,
-            $kitchen->roomCelsius,
+            $kitchen->climate,
         );
 
         $depth = $vessel->shape->depthMm($contents->volumeMl($larder));
@@ -49,12 +50,12 @@ final class SteepingTime
         $wall = (((2 * \M_PI * $vessel->shape->radiusMm($depth / 2)) / 1000) * $depth) / 1000;
         $most = self::MOST * $minutesAsWritten;
         $least = self::LEAST * $minutesAsWritten;
-        if (self::softened($least, $capacity, $contents->celsius, $surface, $wall, $kitchen->roomCelsius) >= $own) {
+        if (self::softened($least, $capacity, $contents->celsius, $surface, $wall, $kitchen->climate) >= $own) {
             return self::LEAST;
         }
         for ($i = 0; $i < 20; ++$i) {
             $middle = ($least + $most) / 2;
-            if (self::softened($middle, $capacity, $contents->celsius, $surface, $wall, $kitchen->roomCelsius) < $own) {
+            if (self::softened($middle, $capacity, $contents->celsius, $surface, $wall, $kitchen->climate) < $own) {
                 $least = $middle;
             } else {
                 $most = $middle;
@@ -65,14 +66,14 @@ final class SteepingTime
     }
 
     /** Minutes at the boil of the sea that would soften as much. */
-    private static function softened(float $minutes, float $capacity, float $from, float $surfaceM2, float $wallM2, float $room): float
+    private static function softened(float $minutes, float $capacity, float $from, float $surfaceM2, float $wallM2, Climate $climate): float
     {
         $sum = 0.0;
         $celsius = $from;
         $slice = $minutes / self::SLICES;
         for ($i = 0; $i < self::SLICES; ++$i) {
             $sum += $slice * 2 ** (($celsius - 100) / 10);
-            $celsius = Steeping::celsiusAfter($slice, $capacity, $celsius, $surfaceM2, $wallM2, $room);
+            $celsius = Steeping::celsiusAfter($slice, $capacity, $celsius, $surfaceM2, $wallM2, $climate);
         }
 
         return $sum;

@@ -56,7 +56,7 @@ final readonly class StepTimer
                         $flow,
                         $pot,
                         $burner,
-                        min($flow->step->target->value, $this->kitchen->boilingCelsius()),
+                        min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
                         $account,
                     ),
                     Growth::BoilOff => $this->onFire->boilOff($flow, $pot, $burner, $account),
@@ -113,7 +113,7 @@ final readonly class StepTimer
                 Process::Steep === $flow->step->process
                     ? 'Off the flame this pot cools by its own mass and surface: the grain is soft in {factor} times the minutes.'
                     : 'Water boils at {celsius} °C here, so grain takes 2^((100 − {celsius})/10) = {factor} times as long.',
-                ['celsius' => round($this->kitchen->boilingCelsius(), 1), 'factor' => round($softening, 2)],
+                ['celsius' => round($this->kitchen->climate->boilingCelsius(), 1), 'factor' => round($softening, 2)],
             );
         }
         $more = 0.0;
@@ -178,7 +178,7 @@ final readonly class StepTimer
                     $this->kitchen,
                     $this->larder,
                 ),
-            $this->isAtTheOpenBoil($flow->step) => ThinAir::factor($this->kitchen->boilingCelsius()),
+            $this->isAtTheOpenBoil($flow->step) => ThinAir::factor($this->kitchen->climate->boilingCelsius()),
             default => 1.0,
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Tray;
 
 use FeastLadle\Heat\Cooling;
+use FeastLadle\Words\CannotBe;
 
 /** A mass poured into trays and cut: how many trays, how deep it lies, pieces, trimmings, and when which cut is due. Lengths in mm. */
 final readonly class TrayPlan
@@ -48,7 +49,7 @@ final readonly class TrayPlan
         $depth = (($massGrams / $trays / $density) * 1000) / ($length * $width);
         $pieces = $cut->pieces($length, $width, $a, $b, $degrees);
         if ($pieces < 1) {
-            throw new \DomainException(\sprintf('No whole piece comes out of a tray of %g × %g mm with this cut.', $length, $width));
+            throw new CannotBe(\sprintf('No whole piece comes out of a tray of %g × %g mm with this cut.', $length, $width));
         }
         $share = $cut->pieceMm2($a, $b, $degrees) / ($length * $width);
 

@@ -7,6 +7,7 @@ namespace FeastLadle\Tests\Checking;
 use FeastLadle\Checking\Finding;
 use FeastLadle\Checking\SandCheck;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -43,8 +44,13 @@ final class SandCheckTest extends TestCase
             ],
             'result' => 'reduce',
         ];
-        $recipe = (new RecipeReader(Shipped::larder()))->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION));
-        $findings = (new SandCheck(Shipped::larder()))->check($recipe, Ledger::follow($recipe, Shipped::larder(), 1.0, 1));
+        $recipe = (new RecipeReader(Shipped::larder()))->read(
+            json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        );
+        $findings = (new SandCheck(Shipped::larder()))->check(
+            $recipe,
+            Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual()),
+        );
         self::assertSame($warns ? ['reduce'] : [], array_map(static fn (Finding $f): string => $f->step, $findings));
         if ($warns) {
             self::assertStringContainsString('milk sugar in 100 g of its water', $findings[0]->reason->text());

@@ -28,7 +28,7 @@ final class CutTimesTest extends TestCase
         self::assertGreaterThan($score['to'], $cold['from']);
         self::assertNull($cold['to']);
         // Newton's law: from the pouring to 34 °C takes ln((T − room)/(34 − room)) / ln((T − room)/(70 − room)) times as long as to 70 °C.
-        $room = Shipped::kitchen()->roomCelsius;
+        $room = Shipped::kitchen()->climate->roomCelsius;
         $poured = $set->dish->batchPlan->ledger->flow('set')->taken->celsius;
         $seconds = static fn (\DateTimeImmutable $t): int => $t->getTimestamp() - $set->start->getTimestamp();
         self::assertEqualsWithDelta(

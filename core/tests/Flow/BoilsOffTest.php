@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Flow;
 
 use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
@@ -56,7 +57,7 @@ final class BoilsOffTest extends TestCase
 
     private function ledger(float $factor, int $batches): Ledger
     {
-        return Ledger::follow($this->recipe(), Shipped::larder(), $factor, $batches);
+        return Ledger::follow($this->recipe(), Shipped::larder(), $factor, $batches, Climate::usual());
     }
 
     private function recipe(): Recipe

@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Flow;
 
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
 
@@ -30,7 +31,7 @@ final class LedgerTest extends TestCase
 
     public function testBasundiIsReducedToHalfItsVolumeAndPotIsFullestAtTheBoil(): void
     {
-        $ledger = Ledger::follow(Shipped::recipe('basundi'), Shipped::larder(), 1.0, 1);
+        $ledger = Ledger::follow(Shipped::recipe('basundi'), Shipped::larder(), 1.0, 1, Climate::usual());
         $larder = Shipped::larder();
         self::assertEqualsWithDelta(
             $ledger->flow('reduce')->taken->volumeMl($larder) / 2,
@@ -53,8 +54,8 @@ final class LedgerTest extends TestCase
     public function testBatchesTogetherTakeWhatTheWholeTakes(): void
     {
         $recipe = Shipped::recipe('milk-solids-balls');
-        $whole = Ledger::follow($recipe, Shipped::larder(), 6.0, 1);
-        $three = Ledger::follow($recipe, Shipped::larder(), 6.0, 3);
+        $whole = Ledger::follow($recipe, Shipped::larder(), 6.0, 1, Climate::usual());
+        $three = Ledger::follow($recipe, Shipped::larder(), 6.0, 3, Climate::usual());
         self::assertEqualsWithDelta($whole->flow('dough')->taken->massGrams(), 3 * $three->flow('dough')->taken->massGrams(), 1e-6);
         self::assertEqualsWithDelta($whole->yieldPieces(), $three->yieldPieces(), 1e-6);
     }
@@ -62,15 +63,15 @@ final class LedgerTest extends TestCase
     public function testStrongSpiceGrowsSlowerThanTheBody(): void
     {
         $recipe = Shipped::recipe('basundi');
-        $once = Ledger::follow($recipe, Shipped::larder(), 1.0, 1)->flow('sweeten')->bowls;
-        $ten = Ledger::follow($recipe, Shipped::larder(), 10.0, 1)->flow('sweeten')->bowls;
+        $once = Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual())->flow('sweeten')->bowls;
+        $ten = Ledger::follow($recipe, Shipped::larder(), 10.0, 1, Climate::usual())->flow('sweeten')->bowls;
         self::assertEqualsWithDelta(10, $ten[0]->grams / $once[0]->grams, 1e-9);
         self::assertEqualsWithDelta(10 ** 0.85, $ten[2]->grams / $once[2]->grams, 1e-9);
     }
 
     public function testFriedPiecesLoseWaterAndDrinkFatButStayAsMany(): void
     {
-        $ledger = Ledger::follow(Shipped::recipe('milk-solids-balls'), Shipped::larder(), 1.0, 1);
+        $ledger = Ledger::follow(Shipped::recipe('milk-solids-balls'), Shipped::larder(), 1.0, 1, Climate::usual());
         $fry = $ledger->flow('fry');
         self::assertSame($ledger->flow('shape')->gives->pieces, $fry->gives->pieces);
         self::assertEqualsWithDelta(0.1 * $fry->taken->massGrams(), $fry->waterOff, 1e-9);

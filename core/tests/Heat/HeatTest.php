@@ -6,12 +6,12 @@ namespace FeastLadle\Tests\Heat;
 
 use FeastLadle\Heat\BoilOff;
 use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Heat\HeatCap;
-use FeastLadle\Heat\OpenPot;
 use FeastLadle\Heat\Roast;
 use FeastLadle\Heat\WarmUp;
 use PHPUnit\Framework\TestCase;
@@ -34,7 +34,7 @@ final class HeatTest extends TestCase
 
     public function testAnOpenPotLosesMoreTheHotterItIs(): void
     {
-        $room = new OpenPot();
+        $room = Climate::usual()->openPot();
         foreach ([60 => 1.9, 80 => 4.5, 90 => 6.7, 100 => 9.5] as $celsius => $loss) {
             self::assertEqualsWithDelta($loss, $room->lossKwPerM2($celsius), 0.1);
         }
@@ -45,13 +45,13 @@ final class HeatTest extends TestCase
         $capacity = 10.3 * 3.9 + 3.2 * 0.9;
         $surface = \M_PI * 0.18 ** 2;
         self::assertEqualsWithDelta(46, WarmUp::minutes($capacity, 8, 100, 1.425, $surface, null), 1);
-        self::assertEqualsWithDelta(60, WarmUp::minutes($capacity, 8, 100, 1.425, $surface, new OpenPot()), 6);
+        self::assertEqualsWithDelta(60, WarmUp::minutes($capacity, 8, 100, 1.425, $surface, Climate::usual()->openPot()), 6);
     }
 
     public function testAPotThatLosesMoreThanItsFlameGivesNeverBoils(): void
     {
-        self::assertNull(WarmUp::minutes(40, 20, 100, 0.5, 0.1, new OpenPot()));
-        self::assertSame(0.0, WarmUp::minutes(40, 100, 100, 0.5, 0.1, new OpenPot()));
+        self::assertNull(WarmUp::minutes(40, 20, 100, 0.5, 0.1, Climate::usual()->openPot()));
+        self::assertSame(0.0, WarmUp::minutes(40, 100, 100, 0.5, 0.1, Climate::usual()->openPot()));
     }
 
     public function testBoilingHalfAwayTakesTwoHoursAndTwelveMinutes(): void

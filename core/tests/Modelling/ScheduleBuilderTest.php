@@ -8,6 +8,7 @@ use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\Shift;
 use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Modelling\ScheduleModel;
@@ -124,8 +125,7 @@ final class ScheduleBuilderTest extends TestCase
             $kitchen->people,
             240,
             1,
-            0,
-            27,
+            new Climate(27, 0.6, 0),
             30,
         );
         $obstacles = $this->draft(null, $spark)->obstacles;
@@ -156,7 +156,7 @@ final class ScheduleBuilderTest extends TestCase
     public function testTooLittleColdSpaceIsSaid(): void
     {
         $kitchen = Shipped::kitchen();
-        $warm = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, 0, 27, 1.0);
+        $warm = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, new Climate(27, 0.6, 0), 1.0);
         $obstacles = $this->draft(null, $warm)->obstacles;
         self::assertSame(['basundi'], array_map(static fn ($o): string => $o->dish, $obstacles));
         self::assertStringContainsString('cold space', $obstacles[0]->sentence->id);
@@ -165,7 +165,7 @@ final class ScheduleBuilderTest extends TestCase
     public function testARoomTooWarmToSetIsSaid(): void
     {
         $kitchen = Shipped::kitchen();
-        $hot = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, 0, 36, 30);
+        $hot = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, new Climate(36, 0.6, 0), 30);
         self::assertContains('barfi', array_map(static fn ($o): string => $o->dish, $this->draft(null, $hot)->obstacles));
     }
 

@@ -117,7 +117,7 @@ final class NewProcessTest extends TestCase
         $json = json_encode(['format' => 'feast-ladle/recipe', 'version' => 1, 'slug' => 'amber', 'name' => 'Amber',
             'serving' => ['way' => 'cold', 'keepMinutes' => 600], 'portion' => ['grams' => 20], 'steps' => [$step, $up], 'result' => 'up']);
         $recipe = (new FeastLadle\Recipe\RecipeReader($larder))->read($json);
-        $flow = FeastLadle\Flow\Ledger::follow($recipe, $larder, 1.0, 1)->flow('melt');
+        $flow = FeastLadle\Flow\Ledger::follow($recipe, $larder, 1.0, 1, FeastLadle\Heat\Climate::usual())->flow('melt');
         $kitchen = (new FeastLadle\Kitchen\KitchenReader())->read(file_get_contents($data.'/kitchens/kumbhar-lane.json'));
         $shelf = new class($recipe) implements FeastLadle\Recipe\RecipeShelf {
             public function __construct(private $recipe) {}

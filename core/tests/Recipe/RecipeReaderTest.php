@@ -7,6 +7,7 @@ namespace FeastLadle\Tests\Recipe;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Recipe\Output;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
@@ -35,7 +36,7 @@ final class RecipeReaderTest extends TestCase
     public function testEveryWayOfEveryShippedRecipeKeepsItsMass(Recipe $recipe): void
     {
         $larder = Shipped::larder();
-        $ledger = Ledger::follow($recipe, $larder, 1.0, 1);
+        $ledger = Ledger::follow($recipe, $larder, 1.0, 1, Climate::usual());
         foreach ($ledger->flows as $flow) {
             $wasted =
                 $flow->waste -

@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Safety;
 
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Larder\LarderReader;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Safety\Caution;
@@ -49,7 +50,7 @@ final class CautionsTest extends TestCase
         $recipe = Shipped::document('recipes/fried-nuts');
         $dangers = static function (string $nut) use ($recipe, $read): array {
             $json = str_replace('"cashews"', '"'.$nut.'"', json_encode($recipe, \JSON_THROW_ON_ERROR));
-            $flow = Ledger::follow((new RecipeReader($read))->read($json), $read, 1.0, 1)->flow('fry');
+            $flow = Ledger::follow((new RecipeReader($read))->read($json), $read, 1.0, 1, Climate::usual())->flow('fry');
 
             return array_map(static fn (Caution $c): string => $c->danger->value, (new Cautions($read))->of($flow));
         };
@@ -76,7 +77,7 @@ final class CautionsTest extends TestCase
     #[DataProvider('steps')]
     public function testTheDangersOfAStepAreNamed(string $recipe, string $step, float $factor, array $dangers): void
     {
-        $flow = Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), $factor, 1)->flow($step);
+        $flow = Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), $factor, 1, Climate::usual())->flow($step);
         $found = array_map(static fn (Caution $c): string => $c->danger->value, (new Cautions(Shipped::larder()))->of($flow));
         sort($found);
         sort($dangers);

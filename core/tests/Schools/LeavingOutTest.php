@@ -11,6 +11,7 @@ use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\Node;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
@@ -31,8 +32,8 @@ final class LeavingOutTest extends TestCase
         self::assertArrayNotHasKey('garnish', $without->steps);
         self::assertNotContains('garnish', $without->step('finish')->sources());
         self::assertNotContains('garnish', $without->step('dish-up')->sources());
-        $with = Ledger::follow(Shipped::recipe('pulse-coconut-pudding'), Shipped::larder(), 1.0, 1);
-        $less = Ledger::follow($without, Shipped::larder(), 1.0, 1);
+        $with = Ledger::follow(Shipped::recipe('pulse-coconut-pudding'), Shipped::larder(), 1.0, 1, Climate::usual());
+        $less = Ledger::follow($without, Shipped::larder(), 1.0, 1, Climate::usual());
         self::assertEqualsWithDelta($with->flow('garnish')->gives->massGrams(), $with->yieldGrams() - $less->yieldGrams(), 0.5);
     }
 

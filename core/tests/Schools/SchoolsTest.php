@@ -8,6 +8,7 @@ use FeastLadle\Checking\RecipeChecker;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Larder\Without;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\Swap;
@@ -29,7 +30,11 @@ final class SchoolsTest extends TestCase
         self::assertArrayHasKey('warm', $dry->steps);
         self::assertSame(4320, $dry->step('roast')->keeping?->minutes, 'roasted dry it keeps for days');
         self::assertNull($written->step('roast')->keeping);
-        self::assertSame(['water', 'saffron'], array_column($dry->step('liquid')->takes, 'ingredient'), 'plain water: sugar comes last');
+        self::assertSame(
+            ['water', 'saffron'],
+            array_column($dry->step('liquid')->takes, 'ingredient'),
+            'plain water: sugar comes last',
+        );
         self::assertContains('sugar', array_column($dry->step('finish')->takes, 'ingredient'));
         self::assertSame('warm', $dry->step('merge')->vessel?->continues);
     }
@@ -50,8 +55,14 @@ final class SchoolsTest extends TestCase
 
     public function testADialMovesAllItsBowlsAndNoOthers(): void
     {
-        $written = Ledger::follow(Shipped::recipe('dipped-toast'), Shipped::larder(), 1.0, 1);
-        $less = Ledger::follow(Shipped::recipe('dipped-toast', new Choices([], ['sweet' => 0.9])), Shipped::larder(), 1.0, 1);
+        $written = Ledger::follow(Shipped::recipe('dipped-toast'), Shipped::larder(), 1.0, 1, Climate::usual());
+        $less = Ledger::follow(
+            Shipped::recipe('dipped-toast', new Choices([], ['sweet' => 0.9])),
+            Shipped::larder(),
+            1.0,
+            1,
+            Climate::usual(),
+        );
         foreach (['syrup', 'milk'] as $step) {
             self::assertEqualsWithDelta(0.9 * $written->flow($step)->bowls[0]->grams, $less->flow($step)->bowls[0]->grams, 1e-9, $step);
         }
@@ -121,7 +132,11 @@ final class SchoolsTest extends TestCase
             '/steps/4/takes/0/from',
             'no step "nowhere"',
         ];
-        yield 'an unknown field in a variant' => [['/steps/0/variants/0/flaem' => 'low'], '/steps/0/variants/0/flaem', 'no field "flaem"'];
+        yield 'an unknown field in a variant' => [
+            ['/steps/0/variants/0/flaem' => 'low'],
+            '/steps/0/variants/0/flaem',
+            'no field "flaem"',
+        ];
         yield 'a dial that moves no step' => [['/dials/0/moves/0/step' => 'nowhere'], '/dials/0/moves/0/step', 'no step "nowhere"'];
         yield 'a dial beyond reason' => [['/dials/0/most' => 30], '/dials/0/most', 'from 1 to 3'];
         yield 'a base nobody has' => [
@@ -179,7 +194,11 @@ final class SchoolsTest extends TestCase
             );
             self::fail('The fault was not noticed.');
         } catch (FaultyDocument $faulty) {
-            self::assertContains($pointer, array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults), $faulty->getMessage());
+            self::assertContains(
+                $pointer,
+                array_map(static fn (Fault $f): string => $f->pointer, $faulty->faults),
+                $faulty->getMessage(),
+            );
             self::assertStringContainsString($says, $faulty->getMessage());
         }
     }

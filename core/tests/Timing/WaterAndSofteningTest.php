@@ -12,6 +12,7 @@ use FeastLadle\Cards\CardMaker;
 use FeastLadle\Cards\CardStep;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\HeatCap;
 use FeastLadle\Heat\ThinAir;
 use FeastLadle\Kitchen\Kitchen;
@@ -87,7 +88,7 @@ final class WaterAndSofteningTest extends TestCase
         };
         self::assertEqualsWithDelta(1.415, ThinAir::factor(95.0), 0.001, 'thirty minutes at the sea are forty-two at 1500 m');
         self::assertEqualsWithDelta(28.0, $minutes($sea, 'cook'), 0.02);
-        self::assertEqualsWithDelta(28.0 * ThinAir::factor($high->boilingCelsius()), $minutes($high, 'cook'), 1e-6);
+        self::assertEqualsWithDelta(28.0 * ThinAir::factor($high->climate->boilingCelsius()), $minutes($high, 'cook'), 1e-6);
         // The pulse is soft by then; sweetening it takes what it takes.
         self::assertEqualsWithDelta($minutes($sea, 'sweeten'), $minutes($high, 'sweeten'), 1e-6);
     }
@@ -95,7 +96,7 @@ final class WaterAndSofteningTest extends TestCase
     public function testABigPotStaysHotAndSteepsShorter(): void
     {
         $kitchen = Shipped::temple();
-        $flow = Ledger::follow(Shipped::recipe('sago-milk'), Shipped::larder(), 1.0, 1)->flow('pearls');
+        $flow = Ledger::follow(Shipped::recipe('sago-milk'), Shipped::larder(), 1.0, 1, Climate::usual())->flow('pearls');
         self::assertTrue($flow->softens);
         $factors = [];
         foreach ([1.0, 4.0, 16.0] as $scale) {
@@ -126,7 +127,11 @@ final class WaterAndSofteningTest extends TestCase
         self::assertEqualsWithDelta(12.74, $short->litres, 0.01);
         self::assertSame(0.0, $short->topUpLitres);
         self::assertEqualsWithDelta($long->litres, $short->litres, 1e-9, 'the minutes do not change how deep it stands');
-        self::assertEqualsWithDelta(400 / $long->lastsMinutes, ($long->topUpLitres + 0.75 * $long->litres) / (0.75 * $long->litres), 1e-6);
+        self::assertEqualsWithDelta(
+            400 / $long->lastsMinutes,
+            ($long->topUpLitres + 0.75 * $long->litres) / (0.75 * $long->litres),
+            1e-6,
+        );
         self::assertGreaterThan($long->lastsMinutes, SteamWater::under($steamer, 400.0, 2.0)->lastsMinutes);
         self::assertSame(\INF, SteamWater::under($steamer, 10.0, 0.0)->lastsMinutes);
     }
@@ -171,7 +176,13 @@ final class WaterAndSofteningTest extends TestCase
 
     public function testWhatStandsInThePotSaysHowMuchHeatItTakes(): void
     {
-        $of = static fn (string $recipe, string $step): HeatCap => Ledger::follow(Shipped::recipe($recipe), Shipped::larder(), 1.0, 1)
+        $of = static fn (string $recipe, string $step): HeatCap => Ledger::follow(
+            Shipped::recipe($recipe),
+            Shipped::larder(),
+            1.0,
+            1,
+            Climate::usual(),
+        )
             ->flow($step)
             ->heatCap(Shipped::larder());
         self::assertSame(HeatCap::Milk, $of('basundi', 'boil'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Vessel;
 
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Heat\FuelUse;
 use FeastLadle\Heat\Mixing;
@@ -65,7 +66,7 @@ final class AroundTheVesselTest extends TestCase
     {
         $former = 100.0;
         foreach ([10, 30, 60, 240, 2000] as $minutes) {
-            $celsius = Steeping::celsiusAfter($minutes, 20, 100, 0.05, 0.1, 28);
+            $celsius = Steeping::celsiusAfter($minutes, 20, 100, 0.05, 0.1, Climate::usual());
             self::assertLessThan($former, $celsius);
             self::assertGreaterThan(27.0, $celsius);
             $former = $celsius;
