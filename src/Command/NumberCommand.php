@@ -35,7 +35,7 @@ final class NumberCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $laws = LawBook::all();
-        if ($input->getOption('list')) {
+        if (true === $input->getOption('list')) {
             foreach ($laws as $law) {
                 $output->writeln(
                     [

@@ -186,6 +186,7 @@ final readonly class QuantityPlanner
             $factorFor = fn (int $batches): float => $this->factor($dish, $demand, $asWritten, $batches, $steam, $means->kitchen->climate);
             $plan = $means->chooser->plan($dish->recipe, $factorFor, $dish->pots, $inUse, $least, $steam);
             $here = BoilsAway::here($plan, $factorFor($plan->batches) / $plan->batches, $means->kitchen, $means->timer);
+            // @phpstan-ignore equal.notAllowed (the same shares, in whatever order)
             if ($round >= self::MOST_ROUNDS || $here == $steam) {
                 break;
             }

@@ -39,7 +39,7 @@ final readonly class StopSigns
             $recipe = $planned->dish->recipe;
             $thickens = null;
             foreach ($recipe->steps as $step) {
-                $thickens = $step->keeping?->thickens ? $step : $thickens;
+                $thickens = true === $step->keeping?->thickens ? $step : $thickens;
             }
             $wait = max(0.0, ($feast->lastMoment()->at->getTimestamp() - $timing->ready->getTimestamp()) / 60);
             if (null === $thickens || ServingWay::Cold === $recipe->serving) {

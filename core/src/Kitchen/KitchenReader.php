@@ -244,7 +244,7 @@ final class KitchenReader
             $base,
             $length,
             $height,
-            $ml ? $ml / 1000 : null,
+            null !== $ml && $ml > 0 ? $ml / 1000 : null,
         );
         try {
             return match ($form) {

@@ -65,6 +65,6 @@ enum Unit: string
     /** Grams of so many of it, of a thing that has this bulk density. */
     public function gramsOf(float $amount, float $bulkDensity): float
     {
-        return $amount * ($this->grams() ?? $this->millilitres() * $bulkDensity);
+        return $amount * ($this->grams() ?? (float) $this->millilitres() * $bulkDensity);
     }
 }

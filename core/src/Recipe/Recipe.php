@@ -98,6 +98,7 @@ final readonly class Recipe
             $s->sources(),
         ];
 
+        // @phpstan-ignore equal.notAllowed (values are compared, not objects)
         return array_map($work, $this->steps) == array_map($work, $other->steps);
     }
 

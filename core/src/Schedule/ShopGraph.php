@@ -194,8 +194,7 @@ final class ShopGraph
     /** Heads and tails of the whole graph; the makespan. */
     public function evaluate(): int
     {
-        /** @var array<int, int> $heads */
-        $heads = array_fill(0, $this->size, 0);
+        $heads = array_map(static fn (int $length): int => 0, $this->length);
         /** @var array<int, int> $left */
         $left = $heads;
         $tails = $heads;

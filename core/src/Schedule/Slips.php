@@ -35,7 +35,7 @@ final class Slips
             foreach ($turns->before($id) as [$from, $fromEnd, $toEnd, $lag]) {
                 $before = $solution->activities[$from];
                 $room = ($toEnd ? $here->end : $here->start) - ($fromEnd ? $before->end : $before->start) - $lag;
-                $slips[$from] = self::less($slips[$from], max(0, $room) + $slips[$id]);
+                $slips[$from] = self::less($slips[$from], max(0, $room) + (int) $slips[$id]);
             }
         }
 

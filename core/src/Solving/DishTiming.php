@@ -31,6 +31,7 @@ final readonly class DishTiming
 
         return match (true) {
             $other->lateMinutes !== $this->lateMinutes => $other->lateMinutes > $this->lateMinutes ? $other : $this,
+            // @phpstan-ignore notEqual.notAllowed (instants are compared, not objects)
             $other->due != $this->due => $other->due < $this->due ? $other : $this,
             default => $behind($other) > $behind($this) ? $other : $this,
         };
