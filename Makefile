@@ -6,7 +6,7 @@ DATA_DIR ?= $(CURDIR)/var/data
 DEMO_DIR ?= $(CURDIR)/var/demo
 PHP_TEST = php -d memory_limit=1G -d opcache.enable_cli=1 -d date.timezone=UTC
 
-.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load screenshots fix
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation screenshots fix
 
 demo: setup
 	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo
@@ -46,6 +46,10 @@ test-browser:
 
 bench: setup
 	@php -d opcache.enable_cli=1 -d date.timezone=UTC bin/bench
+
+# which small faults the tests notice; takes half an hour, most of it finding out which tests touch which line
+mutation: setup
+	@php bin/mutation
 
 # 50 phones that poll and 10 that tick, for a minute
 bench-load: setup

@@ -195,7 +195,6 @@ final class ShopGraph
     public function evaluate(): int
     {
         $heads = array_map(static fn (int $length): int => 0, $this->length);
-        /** @var array<int, int> $left */
         $left = $heads;
         $tails = $heads;
         $queue = [];
