@@ -8,6 +8,7 @@ use App\Service\ChangedMeanwhile;
 use App\View\PotSections;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\FeastDocument;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -31,17 +32,15 @@ final class PotsController extends StationController
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $wishes = $request->request->all('pots');
-        $document = $open->document;
-        $dishes = \is_array($document['dishes'] ?? null) ? $document['dishes'] : [];
-        foreach ($dishes as $i => $dish) {
-            if (\is_array($dish) && \is_string($dish['id'] ?? null) && \is_array($wishes[$dish['id']] ?? null)) {
-                $dish['pots'] = array_filter($wishes[$dish['id']], static fn (mixed $v): bool => '' !== $v);
-                $dishes[$i] = $dish;
+        $document = FeastDocument::of($open->document);
+        foreach ($document->rows('dishes') as $i => $dish) {
+            $chosen = \is_string($dish['id'] ?? null) ? $wishes[$dish['id']] ?? null : null;
+            if (\is_array($chosen)) {
+                $document = $document->withDish($i, ['pots' => array_filter($chosen, static fn (mixed $v): bool => '' !== $v)]);
             }
         }
-        $document['dishes'] = $dishes;
         try {
-            $this->desk->change($open, $document, SeenVersion::in($request));
+            $this->desk->change($open, $document->fields, SeenVersion::in($request));
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {
             $faults = $refusal instanceof FaultyDocument ? $refusal->faults : [new Fault('', $refusal->getMessage())];
             $open = $this->desk->open($id);

@@ -15,6 +15,7 @@ use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Explaining\CutTimes;
 use FeastLadle\Explaining\Rhythm;
 use FeastLadle\Explaining\StepPlaces;
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Solving\Pins;
@@ -108,25 +109,19 @@ final class RunSheetController extends StationController
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $step = $request->request->getString('step');
-        $pins = array_values(
-            array_filter(
-                \is_array($open->document['pins'] ?? null) ? $open->document['pins'] : [],
-                static fn (mixed $pin): bool => \is_array($pin) && $step !== ($pin['step'] ?? null),
-            ),
-        );
+        $document = FeastDocument::of($open->document);
         if ($request->request->has('shift')) {
-            $pins[] =
+            $pin =
                 Pins::moved($this->plans->plan($open), $open->feast, $step, $request->request->getInt('shift')) ??
                 throw new UnprocessableEntityHttpException('There is no such step in this plan.');
-        } elseif (!$request->request->has('let-go')) {
-            $pins[] = [
-                'step' => $step,
-                'day' => $request->request->getInt('day'),
-                'time' => trim($request->request->getString('time')),
-            ];
+            $document = $document->withPin($step, $pin['day'], $pin['time']);
+        } elseif ($request->request->has('let-go')) {
+            $document = $document->withoutPin($step);
+        } else {
+            $document = $document->withPin($step, $request->request->getInt('day'), trim($request->request->getString('time')));
         }
         try {
-            $this->desk->change($open, [...$open->document, 'pins' => $pins], SeenVersion::in($request));
+            $this->desk->change($open, $document->fields, SeenVersion::in($request));
             // What stands stays near where it was; what is let go finds its best place again.
             $this->plans->plan($this->desk->open($id), !$request->request->has('let-go'));
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {

@@ -18,6 +18,7 @@ use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Explaining\RoomBefore;
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\PlannedStep;
@@ -70,10 +71,9 @@ final class SequenceController extends StationController
             try {
                 $document = $request->request->has('sure')
                     ? $sure->document($open)
-                    : [
-                        ...$open->document,
-                        'marginMinutes' => ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
-                    ];
+                    : FeastDocument::of($open->document)->withMargin(
+                        ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
+                    )->fields;
                 $this->desk->change($open, $document, SeenVersion::in($request));
 
                 return $this->redirectToRoute('risk', ['id' => $id], Response::HTTP_SEE_OTHER);
@@ -91,9 +91,7 @@ final class SequenceController extends StationController
             $steps[$step->activity] = $step;
         }
         $risk =
-            SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps
-                ? $this->plans->chances($open, $plan)
-                : null;
+            SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? $this->plans->chances($open, $plan) : null;
 
         return $this->station(
             'risk',
@@ -160,7 +158,10 @@ final class SequenceController extends StationController
 
         return new Response(
             $calendar->write($open->feast, $open->kitchen, $this->plans->plan($open), '' === $person ? null : $person, $id),
-            headers: ['Content-Type' => 'text/calendar; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="run-sheet.ics"'],
+            headers: [
+                'Content-Type' => 'text/calendar; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="run-sheet.ics"',
+            ],
         );
     }
 
@@ -192,7 +193,8 @@ final class SequenceController extends StationController
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
         $scenarios = $whatIf->scenarios($open, $plan);
-        $asked = $scenarios[$request->isMethod('POST') ? $request->request->getString('keep') : $request->query->getString('try')] ?? null;
+        $asked =
+            $scenarios[$request->isMethod('POST') ? $request->request->getString('keep') : $request->query->getString('try')] ?? null;
         if ($request->isMethod('POST')) {
             if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
                 throw $this->createAccessDeniedException('The form is too old. Load the page again.');
@@ -201,7 +203,7 @@ final class SequenceController extends StationController
                 throw $this->createNotFoundException('There is no such thing to keep.');
             }
             try {
-                $this->desk->change($open, $asked->document, SeenVersion::in($request));
+                $this->desk->change($open, $asked->document->fields, SeenVersion::in($request));
                 $this->addFlash('good', 'Kept: the plan is the one you tried.');
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
                 $this->addFlash(

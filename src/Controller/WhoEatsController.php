@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use FeastLadle\Amounts\SugarOnPlate;
 use FeastLadle\Diet\DietGrid;
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Larder\Larder;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -31,15 +32,13 @@ final class WhoEatsController extends StationController
             if (!$this->isCsrfTokenValid('who-eats', $request->request->getString('_token'))) {
                 throw $this->createAccessDeniedException('The form is too old. Load the page again.');
             }
-            $document = $open->document;
             // A ticked box that the kitchen has no rule for is left out.
-            $document['rules'] = array_values(
-                array_filter(
-                    $request->request->all('rules'),
-                    static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r]),
-                ),
+            $rules = array_filter(
+                $request->request->all('rules'),
+                static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r]),
             );
-            $this->desk->change($open, $document, SeenVersion::in($request));
+            $document = FeastDocument::of($open->document)->withRules(array_values(array_filter($rules, \is_string(...))));
+            $this->desk->change($open, $document->fields, SeenVersion::in($request));
 
             return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
         }

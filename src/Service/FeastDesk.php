@@ -10,6 +10,7 @@ use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Amounts\Quantities;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Document\JsonWriter;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
 use Psr\Clock\ClockInterface;
@@ -77,7 +78,7 @@ final readonly class FeastDesk
      */
     public function change(OpenFeast $open, array $document, ?int $seen = null): void
     {
-        $json = self::encode($document);
+        $json = JsonWriter::write($document);
         $moved =
             ($open->document['moments'] ?? null) !== ($document['moments'] ?? null)
             || ($open->document['date'] ?? null) !== ($document['date'] ?? null);
@@ -94,7 +95,7 @@ final readonly class FeastDesk
      */
     public function create(array $document): Feast
     {
-        $json = self::encode($document);
+        $json = JsonWriter::write($document);
         $feast = (new FeastReader($this->kitchen->equipment(), $this->recipes))->read($json, $this->clock->now());
         $record = new Feast($this->kitchen->get(), $feast->name, $json, $this->clock->now());
         $this->entities->persist($record);
@@ -113,18 +114,5 @@ final readonly class FeastDesk
     public function quantities(OpenFeast $open): Quantities
     {
         return $this->planner->quantities($open->feast, $open->kitchen);
-    }
-
-    /** @param array<string, mixed> $document */
-    private static function encode(array $document): string
-    {
-        return json_encode(
-            $document,
-            \JSON_THROW_ON_ERROR |
-                \JSON_UNESCAPED_UNICODE |
-                \JSON_UNESCAPED_SLASHES |
-                \JSON_PRESERVE_ZERO_FRACTION |
-                \JSON_INVALID_UTF8_SUBSTITUTE,
-        );
     }
 }

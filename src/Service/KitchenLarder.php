@@ -14,6 +14,7 @@ use Doctrine\DBAL\Exception as DatabaseException;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Document\JsonWriter;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\LarderReader;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -93,7 +94,7 @@ final readonly class KitchenLarder
         $thing = [...$thing, 'id' => $id, 'own' => true];
         $document = $this->document([...$this->own(), $id => $thing]);
         try {
-            (new LarderReader())->read(json_encode($document, \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE));
+            (new LarderReader())->read(JsonWriter::write($document));
         } catch (FaultyDocument $faulty) {
             $place = '/ingredients/'.array_search($id, array_column($document['ingredients'], 'id'), true);
             throw new FaultyDocument(
@@ -106,7 +107,7 @@ final readonly class KitchenLarder
                 ),
             );
         }
-        $json = json_encode($thing, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_INVALID_UTF8_SUBSTITUTE);
+        $json = JsonWriter::write($thing);
         $entry = $this->entries->of($this->kitchen(), $id);
         if (null !== $entry) {
             $this->versions->change($entry, $seen, static fn () => $entry->change($json), ChangedMeanwhile::thing(...));

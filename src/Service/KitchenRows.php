@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Entity\Kitchen;
+use FeastLadle\Document\JsonWriter;
 use Symfony\Component\Uid\Uuid;
 
 /** The lists of a kitchen document as the buttons of its form ask: a row less, a row more, the same again. */
@@ -130,10 +131,7 @@ final class KitchenRows
             $document['fillLimits'] = new \stdClass();
         }
 
-        return json_encode(
-            $document,
-            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE,
-        );
+        return JsonWriter::write($document);
     }
 
     private static function freshId(): string

@@ -6,6 +6,7 @@ namespace App\Service;
 
 use App\Entity\Kitchen;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Document\JsonWriter;
 
 /** What stands in a kitchen's pantry and what packs cost there, as typed beside the list of stores. */
 final readonly class Pantry
@@ -66,10 +67,7 @@ final readonly class Pantry
         $document['prices'] = (object) $prices;
         $this->desk->change(
             $kitchen,
-            json_encode(
-                $document,
-                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION | \JSON_INVALID_UTF8_SUBSTITUTE,
-            ),
+            JsonWriter::write($document),
         );
     }
 

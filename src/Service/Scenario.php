@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Kitchen\Kitchen;
 
 /** One thing to try with a plan: a changed feast, or a kitchen with something that is not there yet. */
 final readonly class Scenario
 {
     /**
-     * @param array<string, string|int>       $values   of the message
-     * @param array<string, mixed>|null       $document the changed feast; null: the feast as it is
-     * @param string                          $loses    what it costs; empty where it only is another way
-     * @param string                          $why      the reason of that way
-     * @param array<string, string|int|float> $losses   values of what it loses
+     * @param array<string, string|int>       $values of the message
+     * @param string                          $loses  what it costs; empty where it only is another way
+     * @param string                          $why    the reason of that way
+     * @param array<string, string|int|float> $losses values of what it loses
      */
     public function __construct(
         public string $id,
         public string $message,
         public array $values,
         public string $loses,
-        public ?array $document,
+        public ?FeastDocument $document,
         public ?Kitchen $kitchen = null,
         public array $losses = [],
         public string $why = '',

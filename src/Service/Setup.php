@@ -9,6 +9,7 @@ use App\Entity\Kitchen;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
 use Doctrine\ORM\EntityManagerInterface;
+use FeastLadle\Document\JsonWriter;
 use FeastLadle\Kitchen\KitchenReader;
 use Psr\Clock\ClockInterface;
 
@@ -73,7 +74,7 @@ final readonly class Setup
             new Feast(
                 $kitchen,
                 \is_string($title) ? $title : '',
-                json_encode($feast, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION),
+                JsonWriter::write($feast),
                 $this->clock->now(),
             ),
         );

@@ -6,6 +6,7 @@ namespace App\Service;
 
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\MakeOrBuy;
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Larder\Larder;
@@ -35,7 +36,7 @@ final readonly class WhatIf
         $add = static function (Scenario $s) use (&$scenarios): void {
             $scenarios[$s->id] = $s;
         };
-        $hands = \is_array($open->document['hands'] ?? null) ? array_values(array_filter($open->document['hands'], \is_array(...))) : [];
+        $document = FeastDocument::of($open->document);
         $first = $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone);
         foreach ([30, 60] as $minutes) {
             if ($minutes > $open->feast->marginMinutes) {
@@ -45,7 +46,7 @@ final readonly class WhatIf
                         'Everything ready {minutes} min before its moment',
                         ['{minutes}' => $minutes],
                         'hot things wait longer',
-                        [...$open->document, 'marginMinutes' => $minutes],
+                        $document->withMargin($minutes),
                     ),
                 );
             }
@@ -60,7 +61,13 @@ final readonly class WhatIf
                     'it has to be there: enter it under Kitchen',
                     null,
                     $open->kitchen->withBurner(
-                        new Burner('one-more-fire', 'one more fire', $strongest->fuel, $strongest->kilowatts, $strongest->ringDiameterMm),
+                        new Burner(
+                            'one-more-fire',
+                            'one more fire',
+                            $strongest->fuel,
+                            $strongest->kilowatts,
+                            $strongest->ringDiameterMm,
+                        ),
                     ),
                 ),
             );
@@ -100,18 +107,12 @@ final readonly class WhatIf
                         '{name} there from {from}',
                         ['{name}' => $person->name, '{from}' => $from],
                         'somebody has to come',
-                        [
-                            ...$open->document,
-                            'hands' => [
-                                ...$hands,
-                                [
-                                    'person' => $person->id,
-                                    'day' => 0,
-                                    'from' => $from,
-                                    'to' => $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i'),
-                                ],
-                            ],
-                        ],
+                        $document->withShift(
+                            $person->id,
+                            0,
+                            $from,
+                            $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i'),
+                        ),
                     ),
                 );
             }
@@ -124,7 +125,7 @@ final readonly class WhatIf
                     '{name} begins two hours earlier on the day',
                     ['{name}' => $open->kitchen->people[$cook]->name],
                     'sleep',
-                    [...$open->document, 'hands' => $this->earlier($hands, $cook)],
+                    $document->withShiftBegunSooner($cook, 2),
                 ),
             );
             $add(
@@ -133,17 +134,16 @@ final readonly class WhatIf
                     '{name} cooks four hours in the afternoon before',
                     ['{name}' => $open->kitchen->people[$cook]->name],
                     'an afternoon',
-                    [...$open->document, 'hands' => [...$hands, ['person' => $cook, 'day' => -1, 'from' => '14:00', 'to' => '18:00']]],
+                    $document->withShift($cook, -1, '14:00', '18:00'),
                 ),
             );
         }
-        $dishes = \is_array($open->document['dishes'] ?? null) ? array_values(array_filter($open->document['dishes'], \is_array(...))) : [];
         foreach (MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder) as $slug => $base) {
-            $bought = $dishes;
+            $bought = $document;
             $for = [];
             foreach ($open->feast->dishes as $i => $dish) {
-                if (isset($dishes[$i], $dish->recipe->bases[$slug]) && !$dish->recipe->buys($slug)) {
-                    $bought[$i]['bought'] = [...$dish->recipe->way->choices->bought, $slug];
+                if (isset($dish->recipe->bases[$slug]) && !$dish->recipe->buys($slug)) {
+                    $bought = $bought->withDish($i, ['bought' => [...$dish->recipe->way->choices->bought, $slug]]);
                     $for[] = $dish->recipe->name;
                 }
             }
@@ -155,25 +155,29 @@ final readonly class WhatIf
                         '{base} bought for {dishes}',
                         ['{base}' => $base->base->name, '{dishes}' => implode(', ', $for)],
                         $loses,
-                        [...$open->document, 'dishes' => $bought],
+                        $bought,
                         null,
                         ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->currency],
                     ),
                 );
             }
         }
-        foreach ([...$this->leftOut($open, $dishes), ...$this->otherSchools($open, $dishes)] as $scenario) {
+        foreach ([...$this->leftOut($open, $document), ...$this->otherSchools($open, $document)] as $scenario) {
             $add($scenario);
         }
         foreach ($open->feast->dishes as $i => $dish) {
-            if (\count($dishes) > 1 && [] === array_filter($open->feast->boxes, static fn ($b): bool => isset($b->holds[$dish->id]))) {
-                $less = $dishes;
-                array_splice($less, $i, 1);
+            if (
+                \count($open->feast->dishes) > 1
+                && [] === array_filter($open->feast->boxes, static fn ($b): bool => isset($b->holds[$dish->id]))
+            ) {
                 $add(
-                    new Scenario('less-'.$dish->id, 'Without {dish}', ['{dish}' => $dish->recipe->name], 'a sweet less', [
-                        ...$open->document,
-                        'dishes' => $less,
-                    ]),
+                    new Scenario(
+                        'less-'.$dish->id,
+                        'Without {dish}',
+                        ['{dish}' => $dish->recipe->name],
+                        'a sweet less',
+                        $document->withoutRow('dishes', $i),
+                    ),
                 );
             }
         }
@@ -195,7 +199,9 @@ final readonly class WhatIf
                     $uses[$vessel->id] =
                         ($uses[$vessel->id] ?? 0) +
                         $planned->batchPlan->batches *
-                            (isset($plan->timings[$planned->dish->id]) && 0 === $plan->timings[$planned->dish->id]->lateMinutes ? 1 : 3);
+                            (isset($plan->timings[$planned->dish->id]) && 0 === $plan->timings[$planned->dish->id]->lateMinutes
+                                ? 1
+                                : 3);
                     $of[$vessel->id] = $planned->dish->id;
                 }
             }
@@ -208,25 +214,19 @@ final readonly class WhatIf
     /**
      * Each step left out that may be.
      *
-     * @param list<array<mixed>> $dishes of the document
-     *
      * @return iterable<Scenario>
      */
-    private function leftOut(OpenFeast $open, array $dishes): iterable
+    private function leftOut(OpenFeast $open, FeastDocument $document): iterable
     {
         foreach ($open->feast->dishes as $i => $dish) {
             foreach (array_intersect_key($dish->recipe->way->optional, $dish->recipe->steps) as $id => $step) {
-                if (isset($dishes[$i])) {
-                    $less = $dishes;
-                    $less[$i]['leftOut'] = [...$dish->recipe->way->choices->leftOut, $id];
-                    yield new Scenario(
-                        'leave-out-'.$dish->id.'-'.$id,
-                        '{dish} without: {step}',
-                        ['{dish}' => $dish->recipe->name, '{step}' => $step['title']],
-                        '' === $step['loses'] ? 'the sweet goes without it' : $step['loses'],
-                        [...$open->document, 'dishes' => $less],
-                    );
-                }
+                yield new Scenario(
+                    'leave-out-'.$dish->id.'-'.$id,
+                    '{dish} without: {step}',
+                    ['{dish}' => $dish->recipe->name, '{step}' => $step['title']],
+                    '' === $step['loses'] ? 'the sweet goes without it' : $step['loses'],
+                    $document->withDish($i, ['leftOut' => [...$dish->recipe->way->choices->leftOut, $id]]),
+                );
             }
         }
     }
@@ -234,39 +234,36 @@ final readonly class WhatIf
     /**
      * Each sweet the way another school makes it, where that changes when and by whom.
      *
-     * @param list<array<mixed>> $dishes of the document
-     *
      * @return iterable<Scenario>
      */
-    private function otherSchools(OpenFeast $open, array $dishes): iterable
+    private function otherSchools(OpenFeast $open, FeastDocument $document): iterable
     {
         foreach ($open->feast->dishes as $i => $dish) {
             $choices = $dish->recipe->way->choices;
             foreach ($dish->recipe->way->schools as $school) {
                 foreach ($school->options as $option) {
                     $holds = $dish->recipe->way->options[$school->id] ?? null;
-                    if (!isset($dishes[$i]) || null === $holds || $option->id === $holds) {
+                    if (null === $holds || $option->id === $holds) {
                         continue;
                     }
                     $chosen = [...$choices->schools, $school->id => $option->id];
+                    $revision = $document->rows('dishes')[$i]['revision'] ?? null;
                     try {
                         $recipe = $this->recipes->find(
                             $dish->recipe->slug,
-                            \is_int($dishes[$i]['revision'] ?? null) ? $dishes[$i]['revision'] : null,
+                            \is_int($revision) ? $revision : null,
                             $choices->withSchools($chosen),
                         );
                     } catch (FaultyDocument) {
                         continue;
                     }
                     if (null !== $recipe && !$recipe->isWorkedLike($dish->recipe)) {
-                        $other = $dishes;
-                        $other[$i]['schools'] = $chosen;
                         yield new Scenario(
                             'school-'.$dish->id.'-'.$school->id.'-'.$option->id,
                             '{dish}: {option}',
                             ['{dish}' => $dish->recipe->name, '{option}' => $option->name],
                             $option->loses,
-                            [...$open->document, 'dishes' => $other],
+                            $document->withDish($i, ['schools' => $chosen]),
                             why: $option->why,
                         );
                     }
@@ -291,35 +288,11 @@ final readonly class WhatIf
             $feast =
                 null === $scenario->document
                     ? $open->feast
-                    : (new FeastReader($kitchen, $this->recipes))->read(
-                        json_encode($scenario->document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
-                    );
+                    : (new FeastReader($kitchen, $this->recipes))->read($scenario->document->json());
         } catch (FaultyDocument) {
             return null;
         }
 
         return $this->planner->try($feast, $kitchen, Budget::milliseconds(self::TRY_MS)->patient(self::TRY_PATIENCE));
-    }
-
-    /**
-     * @param list<array<mixed>> $hands
-     *
-     * @return list<array<mixed>>
-     */
-    private function earlier(array $hands, string $cook): array
-    {
-        foreach ($hands as $i => $shift) {
-            if (
-                $cook === ($shift['person'] ?? null)
-                && 0 === ($shift['day'] ?? 0)
-                && \is_string($shift['from'] ?? null)
-                && 1 === preg_match('/^(\d\d):(\d\d)$/', $shift['from'], $m)
-            ) {
-                $hands[$i]['from'] = \sprintf('%02d:%s', max(0, (int) $m[1] - 2), $m[2]);
-                break;
-            }
-        }
-
-        return $hands;
     }
 }

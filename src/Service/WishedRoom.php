@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use FeastLadle\Explaining\RoomBefore;
+use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Schedule\Risk;
@@ -23,7 +24,7 @@ final readonly class WishedRoom
     /** @return array<string, mixed> the document with its wishes */
     public function document(OpenFeast $open): array
     {
-        $document = $open->document;
+        $document = FeastDocument::of($open->document);
         $feast = $open->feast;
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             $plan = $this->planner->plan($feast, $open->kitchen);
@@ -31,23 +32,19 @@ final readonly class WishedRoom
                 break;
             }
             $wanted = RoomBefore::wanted($plan, Risk::of($plan->problem, $plan->solution, grace: $plan->margins));
-            $dishes = \is_array($document['dishes'] ?? null) ? array_values(array_filter($document['dishes'], \is_array(...))) : [];
             $changed = [];
             foreach ($feast->dishes as $i => $dish) {
-                if (isset($dishes[$i], $wanted[$dish->id]) && $wanted[$dish->id] > $dish->readyEarlier) {
-                    $dishes[$i]['readyEarlier'] = $wanted[$dish->id];
+                if (isset($wanted[$dish->id]) && $wanted[$dish->id] > $dish->readyEarlier) {
+                    $document = $document->withDish($i, ['readyEarlier' => $wanted[$dish->id]]);
                     $changed[] = $dish->id;
                 }
             }
             if ([] === $changed) {
                 break;
             }
-            $document['dishes'] = $dishes;
-            $feast = (new FeastReader($open->kitchen, $this->recipes))->read(
-                json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
-            );
+            $feast = (new FeastReader($open->kitchen, $this->recipes))->read($document->json());
         }
 
-        return $document;
+        return $document->fields;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
+use FeastLadle\Document\JsonWriter;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
 use FeastLadle\Recipe\RecipeReader;
@@ -60,15 +61,7 @@ final readonly class Draft
 
     public function json(): string
     {
-        return json_encode(
-            $this->document,
-            \JSON_THROW_ON_ERROR |
-                \JSON_PRETTY_PRINT |
-                \JSON_UNESCAPED_UNICODE |
-                \JSON_UNESCAPED_SLASHES |
-                \JSON_PRESERVE_ZERO_FRACTION |
-                \JSON_INVALID_UTF8_SUBSTITUTE,
-        );
+        return JsonWriter::write($this->document);
     }
 
     /** @return list<StepDocument> */
