@@ -9,6 +9,7 @@ use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Conflict;
+use FeastLadle\Schedule\ConflictKind;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\Attempt;
 use FeastLadle\Solving\Solve;
@@ -87,12 +88,12 @@ final readonly class Fitting
         return new Obstacle(
             $dish,
             match ($conflict->kind) {
-                'hold' => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: {things}. One more '
+                ConflictKind::Hold => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: {things}. One more '
                     .'of these would do it, or fewer guests.',
-                'resource' => 'There is not enough of {things} for: {steps}.',
-                'calendar' => 'No shift is long enough for: {steps}.',
-                'need' => 'There are too few for "{steps}": {things}.',
-                'link' => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, in smaller pots, '
+                ConflictKind::Resource => 'There is not enough of {things} for: {steps}.',
+                ConflictKind::Calendar => 'No shift is long enough for: {steps}.',
+                ConflictKind::Need => 'There are too few for "{steps}": {things}.',
+                ConflictKind::Link => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, in smaller pots, '
                     .'or more hands would do it.',
                 default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
             },

@@ -13,6 +13,7 @@ use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Recipe\Skill;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\ConflictKind;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Propagation;
@@ -98,7 +99,7 @@ final readonly class Lateness
                 }
             }
             $reasons[] =
-                'resource' === $conflict->kind
+                ConflictKind::Resource === $conflict->kind
                     ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', [
                         'resources' => ResourceNames::list($task->kitchen, $conflict->resources),
                         'steps' => implode(', ', array_keys($titles)),

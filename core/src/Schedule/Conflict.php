@@ -8,13 +8,12 @@ namespace FeastLadle\Schedule;
 final readonly class Conflict
 {
     /**
-     * @param string       $kind       window, link, need, calendar, resource or budget
      * @param list<string> $activities
      * @param list<string> $resources
      * @param list<int>    $links      indexes into the problem's links
      */
     public function __construct(
-        public string $kind,
+        public ConflictKind $kind,
         public string $text,
         public array $activities = [],
         public array $resources = [],

@@ -48,7 +48,7 @@ final readonly class HeldTogether
                 if ($wanted > \count($resources)) {
                     return [
                         new Conflict(
-                            'hold',
+                            ConflictKind::Hold,
                             \sprintf(
                                 '%s are held at the same time and need %d where there are %d',
                                 implode(', ', array_map(static fn (int $h): string => $n->holdIds[$h], $together)),

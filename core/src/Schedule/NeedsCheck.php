@@ -45,7 +45,7 @@ final readonly class NeedsCheck
             $able = array_filter($n->options[$choice], static fn (int $r): bool => $n->capacity[$r] >= $units);
             if (\count($able) < $n->takes[$choice]) {
                 return new Conflict(
-                    'need',
+                    ConflictKind::Need,
                     \sprintf(
                         '%d of these resources are wanted with %d units each, but only %d have that much',
                         $n->takes[$choice],
@@ -64,7 +64,7 @@ final readonly class NeedsCheck
                     $forced[$r] = ($forced[$r] ?? 0) + $units;
                     if ($forced[$r] > $n->capacity[$r]) {
                         return new Conflict(
-                            'need',
+                            ConflictKind::Need,
                             \sprintf('the needs of one add up to %d units where there are %d', $forced[$r], $n->capacity[$r]),
                             $activities,
                             [$n->resourceIds[$r]],

@@ -44,7 +44,7 @@ final readonly class Overload
                     if ($wanted > $there) {
                         return [
                             new Conflict(
-                                'resource',
+                                ConflictKind::Resource,
                                 \sprintf('between %d and %d these need %d unit-minutes where there are %d', $from, $to, $wanted, $there),
                                 array_values(array_unique($inside)),
                                 array_map(static fn (int $r): string => $n->resourceIds[$r], $options),

@@ -102,7 +102,7 @@ final class ProblemWriter
             'seed' => $solution->seed,
             'conflicts' => array_map(
                 static fn (Conflict $c): array => array_filter([
-                    'kind' => $c->kind,
+                    'kind' => $c->kind->value,
                     'text' => $c->text,
                     'activities' => $c->activities,
                     'resources' => $c->resources,

@@ -156,7 +156,7 @@ final class Propagation
             }
             if ($sum > 0) {
                 $this->conflicts[] = new Conflict(
-                    'link',
+                    ConflictKind::Link,
                     \sprintf('these wait for each other in a circle that needs %d more than its links allow', $sum),
                     array_map(static fn (int $i): string => $n->ids[$i], $circle),
                     [],
@@ -246,7 +246,7 @@ final class Propagation
             $names[] = $n->ids[$i];
         }
         $this->conflicts[] = new Conflict(
-            [] !== $links ? 'link' : ([] !== $resources ? 'calendar' : 'window'),
+            [] !== $links ? ConflictKind::Link : ([] !== $resources ? ConflictKind::Calendar : ConflictKind::Window),
             $text,
             $names,
             array_map(static fn (int $r): string => $n->resourceIds[$r], array_keys($resources)),
@@ -278,7 +278,7 @@ final class Propagation
             $second = $this->canPrecede($j, $i, $gap, $distance);
             if (!$first && !$second) {
                 $this->conflicts[] = new Conflict(
-                    'resource',
+                    ConflictKind::Resource,
                     \sprintf(
                         '%s and %s both need %s, and their windows and links leave no order for them',
                         $n->ids[$i],

@@ -29,7 +29,7 @@ final class SolutionReader
             $holds[$id] = $this->uses($node->at('uses'));
         }
         $conflicts = array_map(
-            static fn (Node $c): Conflict => new Conflict($c->at('kind')->string(), $c->at('text')->string('', 2000)),
+            static fn (Node $c): Conflict => new Conflict($c->at('kind')->enum(ConflictKind::class), $c->at('text')->string('', 2000)),
             $root->at('conflicts')->items(),
         );
         $solution = new Solution(

@@ -80,7 +80,7 @@ final class Solver
                 $seed,
                 [
                     new Conflict(
-                        'search',
+                        ConflictKind::Search,
                         'every order and every choice was tried, and none holds',
                         $forward->ids,
                         $forward->resourceIds,
@@ -98,7 +98,7 @@ final class Solver
                 SolutionStatus::Unknown,
                 $seed,
                 [
-                    new Conflict('budget', \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [
+                    new Conflict(ConflictKind::Budget, \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [
                         $culprit,
                     ]),
                 ],

@@ -220,7 +220,7 @@ final class SolverTest extends TestCase
     {
         $solution = $this->solve($problem);
         self::assertSame(SolutionStatus::Infeasible, $solution->status);
-        self::assertSame($kind, $solution->conflicts[0]->kind);
+        self::assertSame($kind, $solution->conflicts[0]->kind->value);
         foreach ($activities as $activity) {
             self::assertContains($activity, $solution->conflicts[0]->activities);
         }
