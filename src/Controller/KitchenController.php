@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Form\DocumentFileType;
 use App\Form\FaultMapper;
 use App\Form\KitchenType;
@@ -145,7 +145,7 @@ final class KitchenController extends AbstractController
         );
     }
 
-    private function enter(?int $id): Kitchen
+    private function enter(?int $id): KitchenRecord
     {
         $kitchen =
             null === $id
@@ -157,7 +157,7 @@ final class KitchenController extends AbstractController
     }
 
     /** @param array<string, mixed> $values */
-    private function show(Kitchen $kitchen, VesselShelf $shelf, array $values): Response
+    private function show(KitchenRecord $kitchen, VesselShelf $shelf, array $values): Response
     {
         return $this->render('kitchen/kitchen.html.twig', [
             'kitchen' => $kitchen,

@@ -19,7 +19,7 @@ class CookEvent
     /** @param string $clientId made by the page; the same id twice is one event */
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Feast $feast,
+        private FeastRecord $feast,
         #[ORM\Column(length: 60)]
         private string $clientId,
         #[ORM\Column(enumType: CookEventKind::class, length: 20)]
@@ -36,7 +36,7 @@ class CookEvent
         return $this->id;
     }
 
-    public function getFeast(): Feast
+    public function getFeast(): FeastRecord
     {
         return $this->feast;
     }

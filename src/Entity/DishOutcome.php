@@ -28,7 +28,7 @@ class DishOutcome
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Feast $feast,
+        private FeastRecord $feast,
         #[ORM\Column(length: 80)]
         private string $dish,
     ) {
@@ -39,7 +39,7 @@ class DishOutcome
         return $this->id;
     }
 
-    public function getFeast(): Feast
+    public function getFeast(): FeastRecord
     {
         return $this->feast;
     }

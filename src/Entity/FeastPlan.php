@@ -26,7 +26,7 @@ class FeastPlan
 
     public function __construct(
         #[ORM\OneToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Feast $feast,
+        private FeastRecord $feast,
     ) {
         $this->computedAt = new \DateTimeImmutable('@0');
     }
@@ -36,7 +36,7 @@ class FeastPlan
         return $this->id;
     }
 
-    public function getFeast(): Feast
+    public function getFeast(): FeastRecord
     {
         return $this->feast;
     }

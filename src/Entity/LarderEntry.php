@@ -21,7 +21,7 @@ class LarderEntry
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Kitchen $kitchen,
+        private KitchenRecord $kitchen,
         #[ORM\Column(length: 80)]
         private string $ingredient,
         #[ORM\Column(type: 'text')]
@@ -34,7 +34,7 @@ class LarderEntry
         return $this->version;
     }
 
-    public function getKitchen(): Kitchen
+    public function getKitchen(): KitchenRecord
     {
         return $this->kitchen;
     }

@@ -27,7 +27,7 @@ class RecipeDraft
      */
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Kitchen $kitchen,
+        private KitchenRecord $kitchen,
         #[ORM\Column(type: 'text')]
         private string $document,
         #[ORM\Column(length: 80, nullable: true)]
@@ -51,7 +51,7 @@ class RecipeDraft
         return $this->version;
     }
 
-    public function getKitchen(): Kitchen
+    public function getKitchen(): KitchenRecord
     {
         return $this->kitchen;
     }

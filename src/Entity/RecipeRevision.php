@@ -17,7 +17,7 @@ class RecipeRevision
 
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'revisions'), ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Recipe $recipe,
+        private RecipeRecord $recipe,
         #[ORM\Column]
         private int $number,
         #[ORM\Column(type: 'text')]
@@ -32,7 +32,7 @@ class RecipeRevision
         return $this->id;
     }
 
-    public function getRecipe(): Recipe
+    public function getRecipe(): RecipeRecord
     {
         return $this->recipe;
     }

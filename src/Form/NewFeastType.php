@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Form;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
@@ -31,14 +31,14 @@ final class NewFeastType extends AbstractType
                 'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'],
                 ...$text,
             ]);
-        /** @var list<Kitchen> $kitchens */
+        /** @var list<KitchenRecord> $kitchens */
         $kitchens = $options['kitchens'];
         if (\count($kitchens) > 1) {
             $builder->add('kitchen', ChoiceType::class, [
                 'label' => 'Cooked in',
                 'choices' => array_combine(
-                    array_map(static fn (Kitchen $k): string => $k->getName(), $kitchens),
-                    array_map(static fn (Kitchen $k): int => $k->getId() ?? 0, $kitchens),
+                    array_map(static fn (KitchenRecord $k): string => $k->getName(), $kitchens),
+                    array_map(static fn (KitchenRecord $k): int => $k->getId() ?? 0, $kitchens),
                 ),
             ]);
         }

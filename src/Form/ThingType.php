@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Form;
 
 use FeastLadle\Larder\Danger;
-use FeastLadle\Larder\Diet;
+use FeastLadle\Larder\Origin;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\CallbackTransformer;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
@@ -56,9 +56,9 @@ final class ThingType extends AbstractType
             ->add('diet', ChoiceType::class, [
                 'label' => 'It is',
                 'choices' => [
-                    'of plants' => Diet::Plant->value,
-                    'dairy' => Diet::Dairy->value,
-                    'of an animal, not milk' => Diet::Animal->value,
+                    'of plants' => Origin::Plant->value,
+                    'dairy' => Origin::Dairy->value,
+                    'of an animal, not milk' => Origin::Animal->value,
                 ],
             ])
             ->add('packName', TextType::class, ['label' => 'Sold as', ...$text])

@@ -6,7 +6,7 @@ namespace App\Repository;
 
 use App\Entity\CookEvent;
 use App\Entity\CookEventKind;
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
@@ -19,18 +19,18 @@ final class CookEventRepository extends ServiceEntityRepository
     }
 
     /** @return list<CookEvent> in the order they came */
-    public function log(Feast $feast): array
+    public function log(FeastRecord $feast): array
     {
         return $this->findBy(['feast' => $feast], ['id' => 'ASC']);
     }
 
-    public function known(Feast $feast, string $clientId): ?CookEvent
+    public function known(FeastRecord $feast, string $clientId): ?CookEvent
     {
         return $this->findOneBy(['feast' => $feast, 'clientId' => $clientId]);
     }
 
     /** @return bool false when an event of that client id stands there already; nothing is added then */
-    public function add(Feast $feast, string $clientId, CookEventKind $kind, string $step, \DateTimeImmutable $at): bool
+    public function add(FeastRecord $feast, string $clientId, CookEventKind $kind, string $step, \DateTimeImmutable $at): bool
     {
         $added = $this->getEntityManager()
             ->getConnection()
@@ -55,7 +55,7 @@ final class CookEventRepository extends ServiceEntityRepository
     }
 
     /** A number that grows with every event, for pages that ask whether anything is new. */
-    public function version(Feast $feast): int
+    public function version(FeastRecord $feast): int
     {
         return (int) $this->createQueryBuilder('e')
             ->select('MAX(e.id)')

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Repository;
 
 use App\Entity\DishOutcome;
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
@@ -17,7 +17,7 @@ final class DishOutcomeRepository extends ServiceEntityRepository
         parent::__construct($registry, DishOutcome::class);
     }
 
-    public function of(Feast $feast, string $dish): DishOutcome
+    public function of(FeastRecord $feast, string $dish): DishOutcome
     {
         return $this->findOneBy(['feast' => $feast, 'dish' => $dish]) ?? new DishOutcome($feast, $dish);
     }

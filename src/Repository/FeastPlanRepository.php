@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\Feast;
 use App\Entity\FeastPlan;
+use App\Entity\FeastRecord;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
@@ -18,7 +18,7 @@ final class FeastPlanRepository extends ServiceEntityRepository
     }
 
     /** Writes the plan of a feast over the one before, in one statement: two first views at the same moment both may. */
-    public function keep(Feast $feast, string $fingerprint, string $document, \DateTimeImmutable $at): void
+    public function keep(FeastRecord $feast, string $fingerprint, string $document, \DateTimeImmutable $at): void
     {
         $this->getEntityManager()
             ->getConnection()
@@ -35,7 +35,7 @@ final class FeastPlanRepository extends ServiceEntityRepository
         }
     }
 
-    public function of(Feast $feast): FeastPlan
+    public function of(FeastRecord $feast): FeastPlan
     {
         return $this->findOneBy(['feast' => $feast]) ?? new FeastPlan($feast);
     }

@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\Feast;
-use App\Entity\Kitchen;
+use App\Entity\FeastRecord;
+use App\Entity\KitchenRecord;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
-/** @extends ServiceEntityRepository<Feast> */
+/** @extends ServiceEntityRepository<FeastRecord> */
 final class FeastRepository extends ServiceEntityRepository
 {
     public function __construct(ManagerRegistry $registry)
     {
-        parent::__construct($registry, Feast::class);
+        parent::__construct($registry, FeastRecord::class);
     }
 
-    public function of(Kitchen $kitchen, int $id): ?Feast
+    public function of(KitchenRecord $kitchen, int $id): ?FeastRecord
     {
         return $this->findOneBy(['kitchen' => $kitchen, 'id' => $id]);
     }
 
-    /** @return list<Feast> the newest first */
-    public function all(Kitchen $kitchen): array
+    /** @return list<FeastRecord> the newest first */
+    public function all(KitchenRecord $kitchen): array
     {
         return $this->findBy(['kitchen' => $kitchen], ['id' => 'DESC']);
     }

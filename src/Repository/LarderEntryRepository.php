@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Entity\LarderEntry;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
@@ -17,13 +17,13 @@ final class LarderEntryRepository extends ServiceEntityRepository
         parent::__construct($registry, LarderEntry::class);
     }
 
-    public function of(Kitchen $kitchen, string $ingredient): ?LarderEntry
+    public function of(KitchenRecord $kitchen, string $ingredient): ?LarderEntry
     {
         return $this->findOneBy(['kitchen' => $kitchen, 'ingredient' => $ingredient]);
     }
 
     /** @return list<LarderEntry> */
-    public function all(Kitchen $kitchen): array
+    public function all(KitchenRecord $kitchen): array
     {
         return $this->findBy(['kitchen' => $kitchen], ['ingredient' => 'ASC']);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Entity\RecipeDraft;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
@@ -17,18 +17,18 @@ final class RecipeDraftRepository extends ServiceEntityRepository
         parent::__construct($registry, RecipeDraft::class);
     }
 
-    public function of(Kitchen $kitchen, int $id): ?RecipeDraft
+    public function of(KitchenRecord $kitchen, int $id): ?RecipeDraft
     {
         return $this->findOneBy(['kitchen' => $kitchen, 'id' => $id]);
     }
 
-    public function ofRecipe(Kitchen $kitchen, string $slug): ?RecipeDraft
+    public function ofRecipe(KitchenRecord $kitchen, string $slug): ?RecipeDraft
     {
         return $this->findOneBy(['kitchen' => $kitchen, 'ofSlug' => $slug]);
     }
 
     /** @return list<RecipeDraft> the one last worked on first */
-    public function all(Kitchen $kitchen): array
+    public function all(KitchenRecord $kitchen): array
     {
         return $this->findBy(['kitchen' => $kitchen], ['changedAt' => 'DESC']);
     }

@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\Kitchen;
-use App\Entity\Recipe;
+use App\Entity\KitchenRecord;
+use App\Entity\RecipeRecord;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
-/** @extends ServiceEntityRepository<Recipe> */
+/** @extends ServiceEntityRepository<RecipeRecord> */
 final class RecipeRepository extends ServiceEntityRepository
 {
     public function __construct(ManagerRegistry $registry)
     {
-        parent::__construct($registry, Recipe::class);
+        parent::__construct($registry, RecipeRecord::class);
     }
 
-    public function of(Kitchen $kitchen, string $slug): ?Recipe
+    public function of(KitchenRecord $kitchen, string $slug): ?RecipeRecord
     {
         return $this->findOneBy(['kitchen' => $kitchen, 'slug' => $slug]);
     }
 
-    /** @return list<Recipe> by name */
-    public function book(Kitchen $kitchen): array
+    /** @return list<RecipeRecord> by name */
+    public function book(KitchenRecord $kitchen): array
     {
         return $this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Entity\CookEventKind;
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use App\Repository\CookEventRepository;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
@@ -20,7 +20,7 @@ final readonly class CookingDay
     }
 
     /** @return array<string, \DateTimeImmutable> when a step was done, by step key; undone ones are not in it */
-    public function done(Feast $feast): array
+    public function done(FeastRecord $feast): array
     {
         $done = [];
         foreach ($this->events->log($feast) as $event) {
@@ -34,7 +34,7 @@ final readonly class CookingDay
         return $done;
     }
 
-    public function version(Feast $feast): int
+    public function version(FeastRecord $feast): int
     {
         return $this->events->version($feast);
     }
@@ -50,7 +50,7 @@ final readonly class CookingDay
      *
      * @throws ConflictHttpException when the id was used for something else: that is told, never taken for the same
      */
-    public function record(Feast $feast, CookEventKind $kind, string $step, string $clientId): void
+    public function record(FeastRecord $feast, CookEventKind $kind, string $step, string $clientId): void
     {
         if (!$this->events->add($feast, $clientId, $kind, $step, $this->clock->now())) {
             $known = $this->events->known($feast, $clientId);

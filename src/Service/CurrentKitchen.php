@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Repository\KitchenRepository;
 use FeastLadle\Kitchen\KitchenReader;
 use Symfony\Contracts\Service\ResetInterface;
@@ -15,7 +15,7 @@ use Symfony\Contracts\Service\ResetInterface;
  */
 final class CurrentKitchen implements ResetInterface
 {
-    private ?Kitchen $entered = null;
+    private ?KitchenRecord $entered = null;
 
     private ?\FeastLadle\Kitchen\Kitchen $equipment = null;
 
@@ -23,17 +23,17 @@ final class CurrentKitchen implements ResetInterface
     {
     }
 
-    public function home(): Kitchen
+    public function home(): KitchenRecord
     {
         return $this->kitchens->local() ?? throw new \LogicException('There is no kitchen yet. Run bin/console ladle:setup.');
     }
 
-    public function get(): Kitchen
+    public function get(): KitchenRecord
     {
         return $this->entered ?? $this->home();
     }
 
-    public function enter(Kitchen $kitchen): void
+    public function enter(KitchenRecord $kitchen): void
     {
         $this->entered = $kitchen;
         $this->equipment = null;

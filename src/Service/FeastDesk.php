@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Doctrine\ComparesVersions;
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Amounts\Quantities;
@@ -35,7 +35,7 @@ final readonly class FeastDesk
     }
 
     /** @throws NotFoundHttpException when there is no such feast */
-    public function record(int $id): Feast
+    public function record(int $id): FeastRecord
     {
         return $this->feasts->find($id) ?? throw new NotFoundHttpException(\sprintf('There is no feast %d in the book.', $id));
     }
@@ -93,11 +93,11 @@ final readonly class FeastDesk
      *
      * @throws FaultyDocument
      */
-    public function create(array $document): Feast
+    public function create(array $document): FeastRecord
     {
         $json = JsonWriter::write($document);
         $feast = (new FeastReader($this->kitchen->equipment(), $this->recipes))->read($json, $this->clock->now());
-        $record = new Feast($this->kitchen->get(), $feast->name, $json, $this->clock->now());
+        $record = new FeastRecord($this->kitchen->get(), $feast->name, $json, $this->clock->now());
         $this->entities->persist($record);
         $this->entities->flush();
 

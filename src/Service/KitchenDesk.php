@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Doctrine\ComparesVersions;
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Document\Fault;
@@ -32,7 +32,7 @@ final readonly class KitchenDesk
      * @throws FaultyDocument   when the document is no sound kitchen, or a feast could not be read against it
      * @throws ChangedMeanwhile when somebody else was quicker; nothing is stored then
      */
-    public function change(Kitchen $record, string $document, ?int $seen = null): void
+    public function change(KitchenRecord $record, string $document, ?int $seen = null): void
     {
         $kitchen = $this->reader->read($document);
         foreach ($this->feasts->all($record) as $feast) {
@@ -58,9 +58,9 @@ final readonly class KitchenDesk
     }
 
     /** @throws FaultyDocument */
-    public function add(string $document): Kitchen
+    public function add(string $document): KitchenRecord
     {
-        $record = new Kitchen($this->reader->read($document)->name, $document);
+        $record = new KitchenRecord($this->reader->read($document)->name, $document);
         $this->entities->persist($record);
         $this->entities->flush();
 

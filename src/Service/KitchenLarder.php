@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Doctrine\ComparesVersions;
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Entity\LarderEntry;
 use App\Repository\KitchenRepository;
 use App\Repository\LarderEntryRepository;
@@ -194,7 +194,7 @@ final readonly class KitchenLarder
         return ['format' => 'feast-ladle/larder', 'version' => 1, 'ingredients' => array_values([...$this->shipped(), ...$own])];
     }
 
-    private function kitchen(): Kitchen
+    private function kitchen(): KitchenRecord
     {
         return $this->kitchens->local() ?? throw new \LogicException('There is no kitchen yet.');
     }

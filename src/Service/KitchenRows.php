@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use FeastLadle\Document\JsonWriter;
 use Symfony\Component\Uid\Uuid;
 
@@ -29,7 +29,7 @@ final class KitchenRows
     ];
 
     /** @return array{vessels: list<array<string, mixed>>, ...<string, mixed>} */
-    public function read(Kitchen $kitchen): array
+    public function read(KitchenRecord $kitchen): array
     {
         /** @var array{vessels: list<array<string, mixed>>, ...<string, mixed>} $document */
         $document = json_decode($kitchen->getDocument(), true, 64, \JSON_THROW_ON_ERROR);

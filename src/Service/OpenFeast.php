@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use FeastLadle\Kitchen\Kitchen;
 
 /** A feast read from the store: the record, its document, and what the core makes of it. */
@@ -12,7 +12,7 @@ final readonly class OpenFeast
 {
     /** @param array<string, mixed> $document */
     public function __construct(
-        public Feast $record,
+        public FeastRecord $record,
         public array $document,
         public \FeastLadle\Feast\Feast $feast,
         public Kitchen $kitchen,

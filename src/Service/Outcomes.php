@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Entity\DishOutcome;
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use App\Repository\DishOutcomeRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Amounts\Quantities;
@@ -18,7 +18,7 @@ final readonly class Outcomes
     }
 
     /** @return array<string, DishOutcome> by dish id */
-    public function lines(Feast $feast, Quantities $quantities): array
+    public function lines(FeastRecord $feast, Quantities $quantities): array
     {
         return array_map(
             fn (string $dish): DishOutcome => $this->outcomes->of($feast, $dish),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonWriter;
 
@@ -23,7 +23,7 @@ final readonly class Pantry
      *
      * @throws FaultyDocument when something typed is no amount, day or price; nothing is kept then
      */
-    public function take(Kitchen $kitchen, array $have, array $until, array $price, array $was = []): void
+    public function take(KitchenRecord $kitchen, array $have, array $until, array $price, array $was = []): void
     {
         foreach ($was as $id => $stood) {
             $typed = array_map(static fn (mixed $v): string => \is_string($v) ? trim($v) : '', [

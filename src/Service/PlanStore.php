@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Feast;
 use App\Entity\FeastPlan;
+use App\Entity\FeastRecord;
 use App\Repository\FeastPlanRepository;
 use Doctrine\DBAL\Exception as DatabaseException;
 use FeastLadle\Planning\FeastPlanner;
@@ -85,7 +85,7 @@ final readonly class PlanStore
      *
      * @return array<string, true> by step id
      */
-    public function stepsOf(Feast $record, \Closure $open): array
+    public function stepsOf(FeastRecord $record, \Closure $open): array
     {
         $steps = static fn (Plan $plan): array => array_fill_keys(
             array_map(static fn (PlannedStep $s): string => $s->key->id(), $plan->steps),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Kitchen;
+use App\Entity\KitchenRecord;
 use App\Entity\RecipeRevision;
 use App\Repository\RecipeRepository;
 use Doctrine\ORM\EntityManagerInterface;
@@ -83,7 +83,7 @@ final class RecipeBook implements RecipeShelf
         return array_values(array_filter($bases, static fn (?Recipe $r): bool => null !== $r?->base));
     }
 
-    /** @return list<\App\Entity\Recipe> */
+    /** @return list<\App\Entity\RecipeRecord> */
     public function all(): array
     {
         return $this->recipes->book($this->kitchen->home());
@@ -94,11 +94,11 @@ final class RecipeBook implements RecipeShelf
      *
      * @throws FaultyDocument when it is not a sound recipe; the book is then as it was
      */
-    public function import(string $json, ?Kitchen $into = null): RecipeRevision
+    public function import(string $json, ?KitchenRecord $into = null): RecipeRevision
     {
         $kitchen = $into ?? $this->kitchen->home();
         $read = $this->reader->readEvery($json, $this)[0];
-        $recipe = $this->recipes->of($kitchen, $read->slug) ?? new \App\Entity\Recipe($kitchen, $read->slug, $read->name);
+        $recipe = $this->recipes->of($kitchen, $read->slug) ?? new \App\Entity\RecipeRecord($kitchen, $read->slug, $read->name);
         $revision = $recipe->revise($read->name, $json, $this->clock->now());
         $this->entities->persist($recipe);
         $this->entities->persist($revision);
@@ -115,7 +115,7 @@ final class RecipeBook implements RecipeShelf
      *
      * @throws FaultyDocument
      */
-    public function importAll(array $documents, ?Kitchen $into = null): void
+    public function importAll(array $documents, ?KitchenRecord $into = null): void
     {
         while ([] !== $documents) {
             $left = [];

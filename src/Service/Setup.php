@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\Feast;
-use App\Entity\Kitchen;
+use App\Entity\FeastRecord;
+use App\Entity\KitchenRecord;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
 use Doctrine\ORM\EntityManagerInterface;
@@ -35,7 +35,7 @@ final readonly class Setup
         $kitchen = $this->kitchens->local();
         if (null === $kitchen) {
             $document = $this->files->kitchen($demo ? 'kumbhar-lane' : 'plain');
-            $kitchen = new Kitchen($this->kitchenReader->read($document)->name, $document);
+            $kitchen = new KitchenRecord($this->kitchenReader->read($document)->name, $document);
             $this->entities->persist($kitchen);
             $this->entities->flush();
         }
@@ -52,7 +52,7 @@ final readonly class Setup
                 $hall = $this->kitchens->household()[$i + 1] ?? null;
                 if (null === $hall) {
                     $document = $this->files->kitchen($file);
-                    $hall = new Kitchen($this->kitchenReader->read($document)->name, $document);
+                    $hall = new KitchenRecord($this->kitchenReader->read($document)->name, $document);
                     $this->entities->persist($hall);
                     $this->entities->flush();
                 }
@@ -61,7 +61,7 @@ final readonly class Setup
         }
     }
 
-    private function demoFeast(Kitchen $kitchen, string $name, \DateTimeImmutable $day): void
+    private function demoFeast(KitchenRecord $kitchen, string $name, \DateTimeImmutable $day): void
     {
         if ([] !== $this->feasts->all($kitchen)) {
             return;
@@ -71,7 +71,7 @@ final readonly class Setup
         $feast['date'] = $day->format('Y-m-d');
         $title = $feast['name'];
         $this->entities->persist(
-            new Feast(
+            new FeastRecord(
                 $kitchen,
                 \is_string($title) ? $title : '',
                 JsonWriter::write($feast),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Support;
 
-use App\Entity\Feast;
+use App\Entity\FeastRecord;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
 use App\Tests\Words\Untranslated;
@@ -39,7 +39,7 @@ abstract class BrowserCase extends WebTestCase
         parent::tearDown();
     }
 
-    protected function feast(): Feast
+    protected function feast(): FeastRecord
     {
         $kitchen = static::getContainer()->get(KitchenRepository::class)->local();
         self::assertNotNull($kitchen);

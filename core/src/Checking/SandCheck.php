@@ -6,8 +6,8 @@ namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\StepFlow;
-use FeastLadle\Larder\Diet;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Origin;
 use FeastLadle\Recipe\KeepingPlace;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
@@ -51,7 +51,7 @@ final readonly class SandCheck implements Check
         $lactose = 0.0;
         foreach ($flow->gives->grams as $id => $grams) {
             $thing = $this->larder->get($id);
-            if (Diet::Dairy === $thing->diet && 0.0 === $thing->addedSugarShare()) {
+            if (Origin::Dairy === $thing->diet && 0.0 === $thing->addedSugarShare()) {
                 $lactose += $grams * $thing->composition->sugar;
             }
         }

@@ -61,7 +61,7 @@ final readonly class Draft
 
     public function json(): string
     {
-        return JsonWriter::write($this->document);
+        return JsonWriter::lines($this->document);
     }
 
     /** @return list<StepDocument> */

@@ -10,10 +10,10 @@ use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
 use FeastLadle\Telling\IngredientLine;
 use FeastLadle\Telling\LineReader;
-use FeastLadle\Telling\Sentence;
 use FeastLadle\Telling\SentenceReader;
 use FeastLadle\Telling\SpokenUnit;
 use FeastLadle\Telling\ToldRecipe;
+use FeastLadle\Telling\ToldSentence;
 
 /**
  * Makes a draft of a told recipe. Sentences become steps; each goes on with what the one before gave, unless it begins something
@@ -83,7 +83,7 @@ final class DraftOfTelling
         $this->said = new ToldSteps($this->open);
     }
 
-    private function step(Sentence $sentence): void
+    private function step(ToldSentence $sentence): void
     {
         // Nothing is done in it: it belongs to the step before, as a word to the helper.
         $last = array_key_last($this->steps);
@@ -127,7 +127,7 @@ final class DraftOfTelling
     }
 
     /** @return list<IngredientLine> things that enter here: amounts said in the sentence, and listed things it names */
-    private function mentioned(Sentence $sentence): array
+    private function mentioned(ToldSentence $sentence): array
     {
         $lines = [];
         foreach ($sentence->amounts as $line) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Drafting;
 
 use FeastLadle\Telling\IngredientLine;
-use FeastLadle\Telling\Sentence;
+use FeastLadle\Telling\ToldSentence;
 
 /** What the told steps have given and nobody has taken up yet, and the words by which later sentences name it. */
 final class LooseEnds
@@ -14,7 +14,7 @@ final class LooseEnds
     private array $streams = [];
 
     /** @param list<IngredientLine> $mentioned */
-    public function begin(string $id, Sentence $sentence, array $mentioned): void
+    public function begin(string $id, ToldSentence $sentence, array $mentioned): void
     {
         $this->streams[$id] = $this->words($sentence, $mentioned);
     }
@@ -50,7 +50,7 @@ final class LooseEnds
      *
      * @return list<string>
      */
-    public function takenUp(Sentence $sentence, array $mentioned): array
+    public function takenUp(ToldSentence $sentence, array $mentioned): array
     {
         $plain = ' '.preg_replace('/[^a-z]+/', ' ', mb_strtolower($sentence->text)).' ';
         $named = [];
@@ -98,7 +98,7 @@ final class LooseEnds
      *
      * @param list<IngredientLine> $mentioned
      */
-    private function beginsWithWhatStands(Sentence $sentence, array $mentioned): bool
+    private function beginsWithWhatStands(ToldSentence $sentence, array $mentioned): bool
     {
         $plain = mb_strtolower($sentence->text);
         if (1 !== preg_match('/\b(?:it|this|that|them|these|the mixture|everything)\b/', $plain, $match, \PREG_OFFSET_CAPTURE)) {
@@ -122,7 +122,7 @@ final class LooseEnds
      *
      * @return list<string> words by which what a step gives is named later
      */
-    private function words(Sentence $sentence, array $mentioned): array
+    private function words(ToldSentence $sentence, array $mentioned): array
     {
         $words = $sentence->process->facts()->becomes;
         foreach ($mentioned as $line) {

@@ -11,7 +11,7 @@ use FeastLadle\Recipe\ProcessGuide;
 use FeastLadle\Recipe\Target;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Telling\ProcessWords;
-use FeastLadle\Telling\Sentence;
+use FeastLadle\Telling\ToldSentence;
 
 /** A step of a told recipe: its title, vessel, fire, hands, time and end, as they were said or supposed. */
 final readonly class ToldSteps
@@ -27,7 +27,7 @@ final readonly class ToldSteps
      *
      * @return array<string, mixed>
      */
-    public function vesselFireAndHands(array $step, Sentence $sentence, int $index, ?string $main, array $former): array
+    public function vesselFireAndHands(array $step, ToldSentence $sentence, int $index, ?string $main, array $former): array
     {
         unset($step['vessel'], $step['flame']);
         if (null !== $sentence->vessel) {
@@ -98,7 +98,7 @@ final readonly class ToldSteps
      *
      * @return array<string, mixed>
      */
-    public function timeAndTarget(array $step, Sentence $sentence, ProcessGuide $guide, int $index): array
+    public function timeAndTarget(array $step, ToldSentence $sentence, ProcessGuide $guide, int $index): array
     {
         unset($step['target']);
         $title = \is_string($step['title']) ? $step['title'] : '';
@@ -172,7 +172,7 @@ final readonly class ToldSteps
     }
 
     /** The clause that says what is done, short; else what the process is called, and with what. */
-    public function title(Sentence $sentence): string
+    public function title(ToldSentence $sentence): string
     {
         $words = new ProcessWords();
         foreach (preg_split('/[,.;:(]|\b(?:for about|for \d|until|till)\b/i', $sentence->text) ?: [] as $clause) {

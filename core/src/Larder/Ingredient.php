@@ -41,7 +41,7 @@ final readonly class Ingredient
         public ?float $eachGrams,
         public string $counter,
         public array $names = [],
-        public Diet $diet = Diet::Plant,
+        public Origin $diet = Origin::Plant,
         public array $small = [],
         public array $unlike = [],
         public ?float $soak = null,

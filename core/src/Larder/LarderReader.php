@@ -93,7 +93,7 @@ final class LarderReader
             $node->has('each') ? $node->at('each')->number(0.001, 20000) : null,
             $node->at('counter')->string(''),
             array_map(static fn (Node $n): string => $n->string(), $node->at('names')->items(30)),
-            $node->at('diet')->enum(Diet::class, Diet::Plant),
+            $node->at('diet')->enum(Origin::class, Origin::Plant),
             array_map(static fn (Node $n): float => $n->number(0.0001, 1000), $node->at('small')->fields(10)),
             array_map($this->likeness(...), $node->at('unlike')->items(10)),
             $node->has('soak') ? $node->at('soak')->number(0, 10) : null,

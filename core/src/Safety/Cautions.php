@@ -7,8 +7,8 @@ namespace FeastLadle\Safety;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Danger;
-use FeastLadle\Larder\Diet;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Origin;
 use FeastLadle\Recipe\AttentionKind;
 
 /**
@@ -141,7 +141,7 @@ final readonly class Cautions
     {
         foreach (array_keys($flow->taken->grams) as $id) {
             $ingredient = $this->larder->get($id);
-            if ((Diet::Dairy === $ingredient->diet && $ingredient->composition->water > 0.2) || null !== $ingredient->cooked) {
+            if ((Origin::Dairy === $ingredient->diet && $ingredient->composition->water > 0.2) || null !== $ingredient->cooked) {
                 return true;
             }
         }

@@ -98,9 +98,11 @@ final class Solver
                 SolutionStatus::Unknown,
                 $seed,
                 [
-                    new Conflict(ConflictKind::Budget, \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit), [
-                        $culprit,
-                    ]),
+                    new Conflict(
+                        ConflictKind::Budget,
+                        \sprintf('%d orders were tried; %s was the last to find no place', $iterations, $culprit),
+                        [$culprit],
+                    ),
                 ],
                 $bound,
                 $iterations,

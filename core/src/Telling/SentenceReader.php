@@ -53,7 +53,7 @@ final readonly class SentenceReader
     {
     }
 
-    public function read(string $sentence): Sentence
+    public function read(string $sentence): ToldSentence
     {
         $plain = mb_strtolower($sentence);
         [$process, $said] = (new ProcessWords())->find($sentence);
@@ -63,7 +63,7 @@ final readonly class SentenceReader
         $vessel = $this->vessel($plain, $guide, $supposed);
         $attention = $this->attention($plain, $guide, $supposed);
 
-        return new Sentence(
+        return new ToldSentence(
             trim($sentence),
             $process,
             $attention,

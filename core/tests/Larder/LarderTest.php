@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Larder;
 
-use FeastLadle\Larder\Diet;
 use FeastLadle\Larder\Found;
+use FeastLadle\Larder\Origin;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -67,13 +67,13 @@ final class LarderTest extends TestCase
     {
         foreach (Shipped::larder()->all() as $ingredient) {
             if (\in_array('milk', $ingredient->allergens, true)) {
-                self::assertSame(Diet::Dairy, $ingredient->diet, $ingredient->id);
+                self::assertSame(Origin::Dairy, $ingredient->diet, $ingredient->id);
             }
-            if (Diet::Dairy === $ingredient->diet) {
+            if (Origin::Dairy === $ingredient->diet) {
                 self::assertContains('milk', $ingredient->allergens, $ingredient->id);
             }
         }
-        self::assertSame(Diet::Animal, Shipped::larder()->get('honey')->diet);
+        self::assertSame(Origin::Animal, Shipped::larder()->get('honey')->diet);
     }
 
     public function testSmallWordsAreGrams(): void

@@ -8,8 +8,9 @@ use App\Repository\KitchenRepository;
 use Doctrine\ORM\Mapping as ORM;
 
 /** The owner of everything: each other record belongs to one. */
+#[ORM\Table(name: 'kitchen')]
 #[ORM\Entity(repositoryClass: KitchenRepository::class)]
-class Kitchen
+class KitchenRecord
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     // @phpstan-ignore property.unusedType (Doctrine sets it)

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Larder;
 
 /** Where an ingredient comes from, as far as house rules ask. */
-enum Diet: string
+enum Origin: string
 {
     case Plant = 'plant';
     case Dairy = 'dairy';

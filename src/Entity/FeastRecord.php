@@ -8,8 +8,9 @@ use App\Repository\FeastRepository;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A feast of a kitchen: its wishes as a document, and the plan last computed for them. */
+#[ORM\Table(name: 'feast')]
 #[ORM\Entity(repositoryClass: FeastRepository::class)]
-class Feast
+class FeastRecord
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     // @phpstan-ignore property.unusedType (Doctrine sets it)
@@ -21,7 +22,7 @@ class Feast
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Kitchen $kitchen,
+        private KitchenRecord $kitchen,
         #[ORM\Column(length: 120)]
         private string $name,
         #[ORM\Column(type: 'text')]
@@ -41,7 +42,7 @@ class Feast
         return $this->version;
     }
 
-    public function getKitchen(): Kitchen
+    public function getKitchen(): KitchenRecord
     {
         return $this->kitchen;
     }

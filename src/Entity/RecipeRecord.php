@@ -10,9 +10,10 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 
 /** A recipe of a kitchen's book; what it says is in its revisions. */
+#[ORM\Table(name: 'recipe')]
 #[ORM\Entity(repositoryClass: RecipeRepository::class)]
 #[ORM\UniqueConstraint(columns: ['kitchen_id', 'slug'])]
-class Recipe
+class RecipeRecord
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     // @phpstan-ignore property.unusedType (Doctrine sets it)
@@ -25,7 +26,7 @@ class Recipe
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        private Kitchen $kitchen,
+        private KitchenRecord $kitchen,
         #[ORM\Column(length: 80)]
         private string $slug,
         #[ORM\Column(length: 200)]
@@ -39,7 +40,7 @@ class Recipe
         return $this->id;
     }
 
-    public function getKitchen(): Kitchen
+    public function getKitchen(): KitchenRecord
     {
         return $this->kitchen;
     }

@@ -11,7 +11,7 @@ use FeastLadle\Recipe\Target;
 use FeastLadle\Vessel\VesselKind;
 
 /** What a sentence of a told recipe says to do, as far as it is understood; what it did not say and had to be supposed is named. */
-final readonly class Sentence
+final readonly class ToldSentence
 {
     /**
      * @param array{float, float}|null $minutes  least and most that were said
