@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Service\ChangedMeanwhile;
+use App\Service\WhatIf;
+use FeastLadle\Document\Fault;
+use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Measure\AmountWriter;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** What may be tried beside the plan, what each thing brings, and looking for a better plan. */
+final class WhatIfController extends StationController
+{
+    private const ID = ['id' => '[1-9]\d{0,8}'];
+
+    #[Route('/feasts/{id}/what-if', name: 'what_if', requirements: self::ID, methods: ['GET', 'POST'])]
+    public function whatIf(int $id, Request $request, WhatIf $whatIf): Response
+    {
+        $open = $this->desk->open($id);
+        $plan = $this->plans->plan($open);
+        $scenarios = $whatIf->scenarios($open, $plan);
+        $asked =
+            $scenarios[$request->isMethod('POST') ? $request->request->getString('keep') : $request->query->getString('try')] ?? null;
+        if ($request->isMethod('POST')) {
+            if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
+                throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+            }
+            if (null === $asked?->document) {
+                throw $this->createNotFoundException('There is no such thing to keep.');
+            }
+            try {
+                $this->desk->change($open, $asked->document->fields, SeenVersion::in($request));
+                $this->addFlash('good', 'Kept: the plan is the one you tried.');
+            } catch (FaultyDocument|ChangedMeanwhile $refusal) {
+                $this->addFlash(
+                    'bad',
+                    $refusal instanceof FaultyDocument
+                        ? $this->faults->say($refusal->faults[0])
+                        : $this->faults->say(new Fault('', $refusal->getMessage())),
+                );
+            }
+
+            return $this->redirectToRoute('what_if', ['id' => $id], Response::HTTP_SEE_OTHER);
+        }
+
+        return $this->station('what_if', $open, $plan, [
+            'scenarios' => $scenarios,
+            'asked' => $asked,
+            'tried' => null === $asked ? null : $whatIf->try($open, $asked),
+        ]);
+    }
+
+    /** What one thing brings, for a page that tries them all one after the other. */
+    #[Route('/feasts/{id}/what-if/verdict', name: 'verdict', requirements: self::ID, methods: ['POST'])]
+    public function verdict(int $id, Request $request, WhatIf $whatIf, TranslatorInterface $translator): JsonResponse
+    {
+        if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $open = $this->desk->open($id);
+        $plan = $this->plans->plan($open);
+        $asked =
+            $whatIf->scenarios($open, $plan)[$request->request->getString('try')] ??
+            throw $this->createNotFoundException('There is no such thing to try.');
+        $verdict = $whatIf->verdict($open, $plan, $asked);
+
+        return new JsonResponse([
+            'id' => $verdict->id,
+            'won' => $verdict->won,
+            'out' => $verdict->out,
+            'mends' => $verdict->mends,
+            'says' => $translator->trans($verdict->message, [
+                '{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)),
+                '{hands}' => AmountWriter::duration(abs($verdict->hands)),
+            ]),
+        ]);
+    }
+
+    /** Looks for a better plan for a moment, beginning with the one there is; what it finds is kept. */
+    #[Route('/feasts/{id}/search', name: 'search', requirements: self::ID, methods: ['POST'])]
+    public function search(int $id, Request $request): JsonResponse
+    {
+        $open = $this->desk->open($id);
+        if (!$this->isCsrfTokenValid('search', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        $plan = $this->plans->improve($open, max(1, min(100, $request->request->getInt('round', 1))));
+
+        return new JsonResponse([
+            'objective' => $plan->solution->objective,
+            'bound' => $plan->solution->bound,
+            'inTime' => $plan->isOnTime(),
+        ]);
+    }
+}
