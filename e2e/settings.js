@@ -18,9 +18,9 @@ export const use = {
     },
 };
 
-/** A demo of its own, made anew for every run. */
+/** A demo of its own, made anew for every run, beside a secret that was left empty. */
 export const server = {
-    command: 'rm -rf var/e2e && bin/serve demo',
+    command: 'rm -rf var/e2e && mkdir -p var/e2e && touch var/e2e/secret && bin/serve demo',
     env: { PORT: port, DATA_DIR: `${process.cwd()}/var/e2e`, WORKERS: '3' },
     url: `${base}/`,
     timeout: 180_000,

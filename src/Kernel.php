@@ -13,17 +13,30 @@ final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
 
-    /** The version of the core is its code: a kept plan is computed anew when any of it changes. */
+    /**
+     * The version of the core is its code, that of the pages their templates, words and all that fills them: what was kept is computed anew
+     * when any of it changes.
+     */
     protected function build(ContainerBuilder $container): void
     {
-        $core = $this->getProjectDir().'/core/src';
-        $container->addResource(new DirectoryResource($core, '/\.php$/'));
+        $core = $this->hashOf($container, 'core/src');
+        $container->setParameter('app.core_version', $core);
+        $pages = array_map(fn (string $folder): string => $this->hashOf($container, $folder), ['src', 'templates', 'translations']);
+        $container->setParameter('app.page_version', hash('sha256', $core.implode('', $pages)));
+    }
+
+    /** The hash of all files below a folder of the project, by name and content; the container is built anew when it changes. */
+    private function hashOf(ContainerBuilder $container, string $folder): string
+    {
+        $path = $this->getProjectDir().'/'.$folder;
+        $container->addResource(new DirectoryResource($path));
         $hashes = [];
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)) as $file) {
-            $hashes[] = (string) hash_file('sha256', $file->getPathname());
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($path, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            $hashes[] = substr($file->getPathname(), \strlen($path)).hash_file('sha256', $file->getPathname());
         }
         sort($hashes);
-        $container->setParameter('app.core_version', hash('sha256', implode('', $hashes)));
+
+        return hash('sha256', implode("\n", $hashes));
     }
 }

@@ -45,13 +45,14 @@ abstract class StationController extends AbstractController
     }
 
     /**
-     * A part of a page that follows from the plan alone: rendered once for as long as the plan stands.
+     * A part of a page that follows from the plan, its template and its words alone: rendered once for as long as these stand.
      *
      * @param \Closure(Plan): array<string, mixed> $values
      */
     protected function keptPart(OpenFeast $open, Plan $plan, string $template, \Closure $values, string $variant = ''): string
     {
-        $what = \sprintf('part.%s.%d.%s.%s', basename($template, '.html.twig'), $open->id(), $variant, $this->stations->locale());
+        $what = \sprintf('part.%s.%d.%s.%s.', basename($template, '.html.twig'), $open->id(), $variant, $this->stations->locale());
+        $what .= substr($this->getParameter('app.page_version'), 0, 16);
 
         return $this->plans->with($open, $plan, $what, fn (Plan $p): string => $this->renderView($template, $values($p)));
     }

@@ -37,7 +37,7 @@ final class WhatIfController extends StationController
             }
             try {
                 $this->desk->change($open, $asked->document->fields, SeenVersion::in($request));
-                $this->addFlash('good', 'Kept: the plan is the one you tried.');
+                $this->addFlash('good', 'Kept, and planned anew with it.');
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
                 $this->addFlash(
                     'bad',

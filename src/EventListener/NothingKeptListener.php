@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Contracts\Translation\TranslatorInterface;
 use Twig\Environment;
 
-/** A disk that is full, read-only or busy: what was sent could not be kept, and that is what is said. */
+/** A disk that is full, read-only or busy: what was sent could not be kept, or what was asked for not read, and that is what is said. */
 #[AsEventListener]
 final readonly class NothingKeptListener
 {
@@ -36,11 +36,14 @@ final readonly class NothingKeptListener
         $request = $event->getRequest();
         if (\in_array('application/json', $request->getAcceptableContentTypes(), true)) {
             $says = $this->translator->trans(
-                'What you sent was not kept: the disk is full, read-only or busy. Everything can still be read.',
+                $request->isMethodSafe()
+                    ? 'The book can’t be read now: the disk is full, unreadable or busy. Try again in a moment.'
+                    : 'What you sent was not kept: the disk is full, read-only or busy. Everything can still be read.',
             );
             $event->setResponse(new JsonResponse(['kept' => false, 'says' => $says], Response::HTTP_SERVICE_UNAVAILABLE));
         } else {
             $page = $this->twig->render('not_kept.html.twig', [
+                'sent' => !$request->isMethodSafe(),
                 'back' => $request->isMethodSafe() ? null : $request->headers->get('referer'),
             ]);
             $event->setResponse(new Response($page, Response::HTTP_SERVICE_UNAVAILABLE));

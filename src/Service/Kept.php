@@ -8,8 +8,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * What follows from stored documents (the larder, a plan as objects, its chances, its drawings), computed once and kept. The key names all
- * that it depends on, so nothing here is ever stale; where nothing can be written it is computed anew each time.
+ * What follows from stored documents (the larder, a plan as objects, its chances, its drawings), computed once and kept. Whoever asks
+ * names in the key all that it depends on; where nothing can be written it is computed anew each time.
  */
 final readonly class Kept
 {

@@ -11,21 +11,16 @@ use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Schedule\Budget;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Vessel\Vessel;
 
 /** What may be tried with a plan without losing it: a fire, a helper, an earlier start, the day before, a bought base, a dish less. */
 final readonly class WhatIf
 {
-    /** Work that trying one thing may cost, and how many times more while something is late. */
-    private const TRY_MS = 300;
-    private const TRY_PATIENCE = 4;
-
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
 
-    public function __construct(private RecipeBook $recipes, private FeastPlanner $planner, private Larder $larder)
+    public function __construct(private RecipeBook $recipes, private FeastPlanner $planner, private Larder $larder, private DayPolicy $day)
     {
     }
 
@@ -293,6 +288,6 @@ final readonly class WhatIf
             return null;
         }
 
-        return $this->planner->try($feast, $kitchen, Budget::milliseconds(self::TRY_MS)->patient(self::TRY_PATIENCE));
+        return $this->planner->try($feast, $kitchen, $this->day->notBefore($open));
     }
 }

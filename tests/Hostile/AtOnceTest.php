@@ -6,6 +6,7 @@ namespace App\Tests\Hostile;
 
 use App\Doctrine\ComparesVersions;
 use App\Entity\CookEventKind;
+use App\EventListener\NothingKeptListener;
 use App\Repository\FeastPlanRepository;
 use App\Repository\KitchenRepository;
 use App\Service\ChangedMeanwhile;
@@ -15,8 +16,14 @@ use App\Service\KitchenLarder;
 use App\Service\PlanStore;
 use App\Tests\Support\BrowserCase;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Driver\PDO\Exception as DriverFailure;
+use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+use Symfony\Component\HttpKernel\HttpKernelInterface;
 
 /** Several at the same thing at once, and a disk that takes nothing. */
 final class AtOnceTest extends BrowserCase
@@ -69,6 +76,27 @@ final class AtOnceTest extends BrowserCase
         }
         $this->browser->submit($form);
         self::assertResponseStatusCodeSame(303);
+    }
+
+    /** SQLite's code 10, and no writing asked for: nothing was sent that could be lost. */
+    public function testABookThatCantBeReadSaysSo(): void
+    {
+        $broken = new \PDOException('disk I/O error', 10);
+        $broken->errorInfo = ['HY000', 10, 'disk I/O error'];
+        foreach (['text/html' => 'This can’t be shown now.', 'application/json' => '"kept":false'] as $type => $says) {
+            $request = Request::create('/recipes', server: ['HTTP_ACCEPT' => $type]);
+            self::getContainer()->get(RequestStack::class)->push($request);
+            $event = new ExceptionEvent(
+                self::$kernel ?? throw new \LogicException('There is no kernel.'),
+                $request,
+                HttpKernelInterface::MAIN_REQUEST,
+                new DriverException(DriverFailure::new($broken), null),
+            );
+            (self::getContainer()->get(NothingKeptListener::class))($event);
+            self::assertSame(503, $event->getResponse()?->getStatusCode());
+            self::assertStringContainsString($says, (string) $event->getResponse()->getContent());
+            self::assertStringNotContainsString('you sent', (string) $event->getResponse()->getContent());
+        }
     }
 
     public function testASecondTabOfAKitchenIsToldAndChangesNothing(): void

@@ -14,6 +14,7 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Telling\TextReader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\NullSessionHandler;
+use Symfony\Component\Yaml\Yaml;
 
 /** Hostile pages cost little; what is kept is kept safely; pages go out small. */
 final class ServingTest extends BrowserCase
@@ -70,5 +71,17 @@ final class ServingTest extends BrowserCase
     {
         self::assertInstanceOf(NullSessionHandler::class, SessionFolder::handler('/nowhere/at/all'));
         self::assertNotInstanceOf(NullSessionHandler::class, SessionFolder::handler(sys_get_temp_dir()));
+    }
+
+    public function testTheLogIsCutByDayAndReadByItsOwnerOnly(): void
+    {
+        /** @var array<string, array{monolog: array{handlers: array<string, array<string, mixed>>}}> $file */
+        $file = Yaml::parseFile(\dirname(__DIR__, 2).'/config/packages/monolog.yaml');
+        $handlers = $file['when@prod']['monolog']['handlers'];
+        $log = $handlers['nested'];
+        self::assertSame('nested', $handlers['main']['handler']);
+        self::assertSame('rotating_file', $log['type']);
+        self::assertLessThanOrEqual(31, $log['max_files']);
+        self::assertSame(0o600, $log['file_permission']);
     }
 }

@@ -17,6 +17,7 @@ use App\View\StoveFrames;
 use App\View\TrayBench;
 use FeastLadle\Cards\PotStick;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Tests\Support\Shipped;
 use FeastLadle\Tray\Cut;
 use FeastLadle\Vessel\Dipstick;
@@ -155,5 +156,23 @@ final class PapersAndDrawingsTest extends KernelTestCase
         self::assertSame($before, $this->open->record->getDocument());
         $margin = $whatIf->try($this->open, $scenarios['margin-60']);
         self::assertLessThan($this->plan->timings['kesari']->ready, $margin?->timings['kesari']->ready);
+    }
+
+    /** Somebody keeps what they tried because of what they saw. */
+    public function testWhatIsKeptIsPlannedAsItWasTried(): void
+    {
+        $whatIf = self::getContainer()->get(WhatIf::class);
+        $document = $whatIf->scenarios($this->open, $this->plan)['less-cups']->document;
+        $tried = $whatIf->try($this->open, $whatIf->scenarios($this->open, $this->plan)['less-cups']);
+        self::assertNotNull($document);
+        self::assertTrue($tried?->isOnTime());
+        self::getContainer()->get(FeastDesk::class)->change($this->open, $document->fields, null);
+        $changed = self::getContainer()->get(FeastDesk::class)->open((int) $this->open->record->getId());
+        $kept = self::getContainer()->get(PlanStore::class)->plan($changed);
+        $starts = static fn (Plan $plan): array => array_map(
+            static fn (PlannedStep $s): string => $s->key->id().' '.$s->start->format('c'),
+            $plan->steps,
+        );
+        self::assertSame($starts($tried), $starts($kept));
     }
 }

@@ -50,71 +50,17 @@ final readonly class Kitchen
 
     public function withBurner(Burner $burner): self
     {
-        return new self(
-            $this->name,
-            [...$this->burners, $burner->id => $burner],
-            $this->vessels,
-            $this->people,
-            $this->cupMl,
-            $this->scaleStepGrams,
-            $this->climate,
-            $this->coldLitres,
-            $this->scales,
-            $this->tools,
-            $this->rules,
-            $this->pantry,
-            $this->prices,
-            $this->currency,
-            $this->liftKg,
-            $this->fillLimits,
-            $this->dryingM2,
-        );
+        return $this->with(burners: [...$this->burners, $burner->id => $burner]);
     }
 
     public function withPerson(Person $person): self
     {
-        return new self(
-            $this->name,
-            $this->burners,
-            $this->vessels,
-            [...$this->people, $person->id => $person],
-            $this->cupMl,
-            $this->scaleStepGrams,
-            $this->climate,
-            $this->coldLitres,
-            $this->scales,
-            $this->tools,
-            $this->rules,
-            $this->pantry,
-            $this->prices,
-            $this->currency,
-            $this->liftKg,
-            $this->fillLimits,
-            $this->dryingM2,
-        );
+        return $this->with(people: [...$this->people, $person->id => $person]);
     }
 
     public function withVessel(Vessel $vessel): self
     {
-        return new self(
-            $this->name,
-            $this->burners,
-            [...$this->vessels, $vessel->id => $vessel],
-            $this->people,
-            $this->cupMl,
-            $this->scaleStepGrams,
-            $this->climate,
-            $this->coldLitres,
-            $this->scales,
-            $this->tools,
-            $this->rules,
-            $this->pantry,
-            $this->prices,
-            $this->currency,
-            $this->liftKg,
-            $this->fillLimits,
-            $this->dryingM2,
-        );
+        return $this->with(vessels: [...$this->vessels, $vessel->id => $vessel]);
     }
 
     public function strongestFire(): ?Burner
@@ -139,5 +85,33 @@ final readonly class Kitchen
         }
 
         return null;
+    }
+
+    /**
+     * @param array<string, Burner>|null $burners
+     * @param array<string, Vessel>|null $vessels
+     * @param array<string, Person>|null $people
+     */
+    private function with(?array $burners = null, ?array $vessels = null, ?array $people = null): self
+    {
+        return new self(
+            $this->name,
+            $burners ?? $this->burners,
+            $vessels ?? $this->vessels,
+            $people ?? $this->people,
+            $this->cupMl,
+            $this->scaleStepGrams,
+            $this->climate,
+            $this->coldLitres,
+            $this->scales,
+            $this->tools,
+            $this->rules,
+            $this->pantry,
+            $this->prices,
+            $this->currency,
+            $this->liftKg,
+            $this->fillLimits,
+            $this->dryingM2,
+        );
     }
 }

@@ -24,6 +24,9 @@ use FeastLadle\Solving\Task;
 /** Feast and kitchen in, plan out: what is tried, in which order, and which try is kept. */
 final readonly class FeastPlanner
 {
+    /** So many times longer is looked while something that is only tried is late. */
+    private const PATIENCE_TRYING = 3;
+
     private Solve $solve;
 
     public function __construct(private Larder $larder)
@@ -56,10 +59,15 @@ final readonly class FeastPlanner
         return $best->feast === $feast ? $plan : $plan->toTheMinute();
     }
 
-    /** What a change comes to, for whoever tries one after the other: as planned, but without asking why something is late. */
-    public function try(Feast $feast, Kitchen $kitchen, Budget $budget): Plan
+    /**
+     * What a change comes to, for whoever tries many: planned as it would be if it were kept, but looked at less long where something
+     * stays late, and without asking why.
+     */
+    public function try(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null): Plan
     {
-        $best = $this->best(new Task($feast, $kitchen, $this->quantities($feast, $kitchen)), $budget, 1, null);
+        $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
+        $budget = Solve::budgetFor($this->solve->model($task)->problem)->patient(self::PATIENCE_TRYING);
+        $best = $this->best($task, $budget, 1, null);
 
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }

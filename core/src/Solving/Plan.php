@@ -73,19 +73,7 @@ final readonly class Plan
 
     public function toTheMinute(): self
     {
-        return new self(
-            $this->quantities,
-            $this->problem,
-            $this->solution,
-            $this->origin,
-            $this->steps,
-            $this->timings,
-            $this->obstacles,
-            $this->isScheduled,
-            $this->jobs,
-            $this->margins,
-            true,
-        );
+        return $this->with(isToTheMinute: true);
     }
 
     /** Minutes that people stand with their hands in it, those of two counted twice. */
@@ -104,23 +92,20 @@ final readonly class Plan
     /** @param array<string, DishTiming> $timings */
     public function withTimings(array $timings): self
     {
-        return new self(
-            $this->quantities,
-            $this->problem,
-            $this->solution,
-            $this->origin,
-            $this->steps,
-            $timings,
-            $this->obstacles,
-            $this->isScheduled,
-            $this->jobs,
-            $this->margins,
-            $this->isToTheMinute,
-        );
+        return $this->with(timings: $timings);
     }
 
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
+    {
+        return $this->with(obstacles: $obstacles);
+    }
+
+    /**
+     * @param array<string, DishTiming>|null $timings
+     * @param list<Obstacle>|null            $obstacles
+     */
+    private function with(?array $timings = null, ?array $obstacles = null, ?bool $isToTheMinute = null): self
     {
         return new self(
             $this->quantities,
@@ -128,12 +113,12 @@ final readonly class Plan
             $this->solution,
             $this->origin,
             $this->steps,
-            $this->timings,
-            $obstacles,
+            $timings ?? $this->timings,
+            $obstacles ?? $this->obstacles,
             $this->isScheduled,
             $this->jobs,
             $this->margins,
-            $this->isToTheMinute,
+            $isToTheMinute ?? $this->isToTheMinute,
         );
     }
 }
