@@ -88,8 +88,13 @@ final class BenchController extends AbstractController
         [$vessel, $form, $fault] = $this->vessel($request, $values->numbers);
         $limit = FillLimit::tryFrom($request->query->getString('what')) ?? FillLimit::MilkOrStarchBoil;
         $shape = $vessel->shape;
-        $depth = Dipstick::depthMm($shape, 1000 * $values->numbers['litres'], $values->numbers['celsius'], 1000 * $values->numbers['skin']);
-        $limitDepth = $shape->depthMm($this->kitchen->equipment()->fillLimits->share($limit) * $shape->brimfulMl());
+        $depth = Dipstick::depthMm(
+            $shape,
+            1000 * $values->numbers['litres'],
+            $values->numbers['celsius'],
+            1000 * $values->numbers['skin'],
+        );
+        $limitDepth = $shape->depthMm($this->kitchen->equipment()->rules->fillLimits->share($limit) * $shape->brimfulMl());
 
         return $this->render(
             'benches/pot.html.twig',
@@ -99,7 +104,7 @@ final class BenchController extends AbstractController
                 'fault' => $fault,
                 'vessel' => $vessel,
                 'limit' => $limit,
-                'limitShare' => $this->kitchen->equipment()->fillLimits->share($limit),
+                'limitShare' => $this->kitchen->equipment()->rules->fillLimits->share($limit),
                 'limits' => FillLimit::cases(),
                 'depth' => $depth,
                 'limitDepth' => $limitDepth,
@@ -128,10 +133,12 @@ final class BenchController extends AbstractController
         $levels = [
             [
                 'label' => '',
-                'depthMm' => $vessel->shape->depthMm($this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl()),
+                'depthMm' => $vessel->shape->depthMm(
+                    $this->kitchen->equipment()->rules->fillLimits->share($limit) * $vessel->shape->brimfulMl(),
+                ),
                 'what' => 'limit',
                 'celsius' => 20.0,
-                'ml' => $this->kitchen->equipment()->fillLimits->share($limit) * $vessel->shape->brimfulMl(),
+                'ml' => $this->kitchen->equipment()->rules->fillLimits->share($limit) * $vessel->shape->brimfulMl(),
             ],
         ];
 
@@ -245,7 +252,14 @@ final class BenchController extends AbstractController
                     'asked',
                     'A pot of these numbers',
                     VesselKind::Pot,
-                    KitchenReader::shapeOf($form, $numbers['rimMm'], $numbers['baseMm'], $numbers['lengthMm'], $numbers['heightMm'], null),
+                    KitchenReader::shapeOf(
+                        $form,
+                        $numbers['rimMm'],
+                        $numbers['baseMm'],
+                        $numbers['lengthMm'],
+                        $numbers['heightMm'],
+                        null,
+                    ),
                     Metal::Steel,
                     1.0,
                 ),

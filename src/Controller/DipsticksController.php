@@ -38,7 +38,7 @@ final class DipsticksController extends StationController
         $pours = [];
         $serving = [];
         foreach ($plan->quantities->dishes as $planned) {
-            $pours[$planned->dish->id] = Pours::of($planned->batchPlan, $this->larder, $open->kitchen->liftKg);
+            $pours[$planned->dish->id] = Pours::of($planned->batchPlan, $this->larder, $open->kitchen->rules->liftKg);
         }
         $free = array_values($open->kitchen->vessels);
         foreach ($plan->quantities->dishes as $planned) {

@@ -77,7 +77,7 @@ final class DraftController extends AbstractController
 
             return $this->redirectToRoute('draft', ['id' => $id, 'step' => $at], Response::HTTP_SEE_OTHER);
         }
-        $editing = new Editing($this->larder, $this->kitchen->equipment()->cupMl);
+        $editing = new Editing($this->larder, $this->kitchen->equipment()->measures->cupMl);
         $posted = $request->request->all();
         $draft = $editing->typed(
             $open->draft,

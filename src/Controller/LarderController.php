@@ -33,7 +33,7 @@ final class LarderController extends AbstractController
     public function larder(Request $request, Larder $larder, CurrentKitchen $kitchen): Response
     {
         $asked = mb_substr(trim($request->query->getString('q')), 0, 80);
-        $line = (new LineReader($larder, $kitchen->equipment()->cupMl))->read($asked);
+        $line = (new LineReader($larder, $kitchen->equipment()->measures->cupMl))->read($asked);
         // "2 cups jaggery" asks what that weighs; "jaggery" what it is.
         $weighed = null !== $line->quantity && null !== $line->ingredient ? $line : null;
         $found = match (true) {
@@ -46,7 +46,7 @@ final class LarderController extends AbstractController
             'asked' => $asked,
             'found' => $found,
             'weighed' => $weighed,
-            'cup' => $kitchen->equipment()->cupMl,
+            'cup' => $kitchen->equipment()->measures->cupMl,
             'larder' => $larder,
         ]);
     }
@@ -116,7 +116,7 @@ final class LarderController extends AbstractController
             $typed = $form->getData();
             $cup = $typed['cupGrams'] ?? null;
             if (\is_int($cup) || \is_float($cup)) {
-                $typed['density'] = round($cup / $kitchen->equipment()->cupMl, 4);
+                $typed['density'] = round($cup / $kitchen->equipment()->measures->cupMl, 4);
             } elseif (null !== $cup) {
                 $typed['density'] = $cup;
             }
@@ -153,7 +153,7 @@ final class LarderController extends AbstractController
             'name' => $thing['name'] ?? '',
             'own' => null !== $id && $larder->isOwn($id),
             'ships' => null !== $id && $larder->ships($id),
-            'cup' => $kitchen->equipment()->cupMl,
+            'cup' => $kitchen->equipment()->measures->cupMl,
             'version' => null === $id ? 0 : $larder->version($id),
         ]);
     }

@@ -35,7 +35,7 @@ final class WhoEatsController extends StationController
             // A ticked box that the kitchen has no rule for is left out.
             $rules = array_filter(
                 $request->request->all('rules'),
-                static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules[$r]),
+                static fn (mixed $r): bool => \is_string($r) && isset($open->kitchen->rules->ingredients[$r]),
             );
             $document = FeastDocument::of($open->document)->withRules(array_values(array_filter($rules, \is_string(...))));
             $this->desk->change($open, $document->fields, SeenVersion::in($request));

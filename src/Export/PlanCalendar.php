@@ -111,7 +111,7 @@ final class PlanCalendar
         foreach ($step->bowls as $bowl) {
             $lines[] = $bowl->amount.' '.$bowl->ingredient->name;
         }
-        foreach ($step->step->cues as $cue) {
+        foreach ($step->step->words->cues as $cue) {
             $lines[] = (CueKind::OnTheWay === $cue->kind ? 'on the way' : $cue->kind->value).': '.$cue->sign;
         }
 

@@ -61,15 +61,15 @@ final class PlanText
             $lines[] = '  ! '.$obstacle->dish.': '.$obstacle->text();
         }
         array_push($lines, '', 'STORES');
-        $writer = $kitchen->writer();
+        $writer = $kitchen->measures->writer();
         foreach ($plan->quantities->stores as $line) {
             $lines[] = \sprintf(
                 '  %-34s %12s   buy %s',
                 $line->ingredient->name,
                 $writer->main($line->ingredient, $line->needGrams),
-                $line->ingredient->pack->loose
+                $line->ingredient->buying->pack->loose
                     ? AmountWriter::weight($line->buyGrams())
-                    : $line->packs.' × '.$line->ingredient->pack->name,
+                    : $line->packs.' × '.$line->ingredient->buying->pack->name,
             );
         }
         array_push($lines, '', 'RUN SHEET');

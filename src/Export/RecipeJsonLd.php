@@ -21,7 +21,7 @@ final readonly class RecipeJsonLd
     public function write(Recipe $recipe, Kitchen $kitchen, string $document): string
     {
         $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->climate);
-        $writer = $kitchen->writer();
+        $writer = $kitchen->measures->writer();
         $grams = [];
         $steps = [];
         foreach ($ledger->flows as $flow) {
@@ -37,7 +37,7 @@ final readonly class RecipeJsonLd
             $steps[] = [
                 '@type' => 'HowToStep',
                 'name' => $flow->step->title,
-                'text' => '' === $flow->step->say ? $flow->step->title : $flow->step->say,
+                'text' => '' === $flow->step->words->say ? $flow->step->title : $flow->step->words->say,
             ];
         }
         $ingredients = [];

@@ -26,7 +26,7 @@ final class StoresCsv
                 round($line->reserve, 2),
                 round($line->onHandGrams, 2),
                 $line->packs,
-                $line->ingredient->pack->name,
+                $line->ingredient->buying->pack->name,
                 round($line->buyGrams(), 2),
                 round($line->leftGrams(), 2),
                 $line->getOn->format('Y-m-d'),

@@ -104,7 +104,7 @@ final readonly class Intake
             }
         }
 
-        return (new TextReader($this->larder, $this->kitchen->equipment()->cupMl))->read($start);
+        return (new TextReader($this->larder, $this->kitchen->equipment()->measures->cupMl))->read($start);
     }
 
     private function inScript(string $script): string|ToldRecipe|null
@@ -119,6 +119,9 @@ final readonly class Intake
 
     private function understand(ToldRecipe $told): ToldDraft
     {
-        return (new DraftOfTelling($this->larder, $this->kitchen->equipment()->cupMl))->make($told, $this->desk->freeSlug($told->name));
+        return (new DraftOfTelling($this->larder, $this->kitchen->equipment()->measures->cupMl))->make(
+            $told,
+            $this->desk->freeSlug($told->name),
+        );
     }
 }

@@ -152,7 +152,7 @@ final readonly class WhatIf
                         $loses,
                         $bought,
                         null,
-                        ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->currency],
+                        ['{cost}' => round($base->buyCost ?? 0.0, 1), '{money}' => $open->kitchen->storeroom->currency],
                     ),
                 );
             }

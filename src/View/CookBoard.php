@@ -99,7 +99,7 @@ final readonly class CookBoard
             'client' => Uuid::v4()->toRfc4122(),
             'due' => $step->start <= $now,
             'overdue' => $step->end < $now,
-            'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->liftKg),
+            'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->rules->liftKg),
             'cuts' => (new CutTimes($this->larder))->of($step, $kitchen),
             'goesOn' => CarriedOver::seconds($step, $kitchen),
         ];

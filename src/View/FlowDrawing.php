@@ -161,13 +161,13 @@ final class FlowDrawing
             'w' => self::STEP_WIDTH,
             'h' => self::BOX,
             'lines' => $this->wrapped($step->title),
-            'flame' => match ($step->flame) {
+            'flame' => match ($step->work->flame) {
                 Flame::None => 0,
                 Flame::Low => 1,
                 Flame::Medium => 2,
                 Flame::High => 3,
             },
-            'attention' => match ($step->attention->kind) {
+            'attention' => match ($step->work->attention->kind) {
                 AttentionKind::Constant => 'constant',
                 AttentionKind::Watch => 'watch',
                 AttentionKind::None => 'none',

@@ -47,7 +47,7 @@ final class LoadDrawing
             foreach ($plan->steps as $step) {
                 if ($step->startMinute < $to && $step->endMinute > $from) {
                     $fires += null === $step->burner ? 0 : 1;
-                    $hands += (\count($step->people) * $step->step->attention->percent) / 100;
+                    $hands += (\count($step->people) * $step->step->work->attention->percent) / 100;
                 }
             }
             $there = 0;

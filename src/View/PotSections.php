@@ -98,7 +98,7 @@ final readonly class PotSections
             'options' => $options,
             'moments' => $moments,
             'shown' => $shown,
-            'lift' => Lifting::of($heaviest, $kitchen->liftKg, $choice->run->isHeated())->value,
+            'lift' => Lifting::of($heaviest, $kitchen->rules->liftKg, $choice->run->isHeated())->value,
             'liftKg' => $heaviest,
             'others' => $others->of($planned, $choice),
         ];

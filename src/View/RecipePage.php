@@ -55,7 +55,7 @@ final readonly class RecipePage
     {
         $counts = $recipe->portion->countsPieces;
         [$ledger, $factor] = $this->grown($recipe, $kitchen, $wanted);
-        $writer = $kitchen->writer();
+        $writer = $kitchen->measures->writer();
         $made = $counts ? $ledger->yieldPieces() : $ledger->yieldGrams();
 
         return [
@@ -105,7 +105,7 @@ final readonly class RecipePage
     private function step(Recipe $recipe, StepFlow $flow, float $factor, AmountWriter $writer, Kitchen $kitchen): array
     {
         $outputs = [];
-        foreach ($flow->step->outputs as $output) {
+        foreach ($flow->step->gives->outputs as $output) {
             $outputs[] = ['name' => $output->called(), 'grams' => $flow->outputs[$output->id]->massGrams(), 'waste' => $output->waste];
         }
 
@@ -116,8 +116,8 @@ final readonly class RecipePage
             'outputs' => $outputs,
             'gives' => $flow->gives->massGrams(),
             'pieces' => (int) floor($flow->gives->pieces + 1e-9),
-            'cautions' => (new Cautions($this->larder))->of($flow, $kitchen->liftKg),
-            'reckoning' => $this->reckoning->of($flow, $factor, $kitchen->fillLimits),
+            'cautions' => (new Cautions($this->larder))->of($flow, $kitchen->rules->liftKg),
+            'reckoning' => $this->reckoning->of($flow, $factor, $kitchen->rules->fillLimits),
         ];
     }
 
@@ -187,7 +187,7 @@ final readonly class RecipePage
                         : 'at most '.$wants->most.' °C');
             if (null !== $take->fromStep) {
                 $source = $recipe->step($take->fromStep);
-                $of = null === $take->output ? '' : $source->outputs[$take->output]->called();
+                $of = null === $take->output ? '' : $source->gives->outputs[$take->output]->called();
                 $rows[] = [
                     'title' => $source->title,
                     'of' => 1.0 === $take->share ? $of : trim(round(100 * $take->share).' % '.$of),

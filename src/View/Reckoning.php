@@ -115,8 +115,8 @@ final readonly class Reckoning
     /** @return list<Line> */
     private function target(StepFlow $flow): array
     {
-        $stage = $flow->step->target->stage;
-        $share = $flow->step->target->volumeShare();
+        $stage = $flow->step->work->target->stage;
+        $share = $flow->step->work->target->volumeShare();
         $lines = [];
         if (null !== $stage) {
             $sugar = $flow->taken->sugarGrams($this->larder);

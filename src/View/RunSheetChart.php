@@ -182,7 +182,7 @@ final class RunSheetChart
                     'late' => null !== $due && $due->late > 0 && $step->endMinute > $due->at + ($plan->margins[$step->activity] ?? 0),
                     'critical' => null !== $place?->slipMinutes && $place->slipMinutes < self::LITTLE_TO_SPARE,
                     'held' => isset($open->feast->pins[$step->activity]),
-                    'attention' => match ($step->step->attention->kind) {
+                    'attention' => match ($step->step->work->attention->kind) {
                         AttentionKind::Constant => 'constant',
                         AttentionKind::Watch => 'watch',
                         AttentionKind::None => 'none',

@@ -42,8 +42,8 @@ final readonly class StepPage
                     'step' => $step,
                     'account' => (new StepAccount($this->larder))->of($step, $open->kitchen),
                     'place' => StepPlaces::of($plan, $open->kitchen)[$step->activity] ?? null,
-                    'vessel' => $this->reckoning->inTheVessel($flow, $open->kitchen->fillLimits),
-                    'cautions' => (new Cautions($this->larder))->of($flow, $open->kitchen->liftKg),
+                    'vessel' => $this->reckoning->inTheVessel($flow, $open->kitchen->rules->fillLimits),
+                    'cautions' => (new Cautions($this->larder))->of($flow, $open->kitchen->rules->liftKg),
                     'around' => $this->around($step, $plan),
                 ];
             }

@@ -22,9 +22,9 @@ final class StoreRows
     /** @return array{places: list<array{name: string, rows: list<Row>}>, cost: float, unpriced: int} */
     public function of(Quantities $quantities, Kitchen $kitchen): array
     {
-        $writer = $kitchen->writer();
+        $writer = $kitchen->measures->writer();
         $there = [];
-        foreach ($kitchen->pantry as $onHand) {
+        foreach ($kitchen->storeroom->pantry as $onHand) {
             $there[$onHand->what] = $onHand;
         }
         $rows = [];
@@ -54,19 +54,21 @@ final class StoreRows
                 'have' => isset($there[$id]) ? $there[$id]->grams : null,
                 'until' => ($there[$id] ?? null)?->until?->format('Y-m-d') ?? '',
                 'buy' => $line->packs,
-                'pack' => $line->ingredient->pack->loose ? AmountWriter::weight($line->buyGrams()) : $line->ingredient->pack->name,
-                'loose' => $line->ingredient->pack->loose,
+                'pack' => $line->ingredient->buying->pack->loose
+                    ? AmountWriter::weight($line->buyGrams())
+                    : $line->ingredient->buying->pack->name,
+                'loose' => $line->ingredient->buying->pack->loose,
                 'short' => [
                     'need' => AmountWriter::weight($line->needGrams),
                     'there' => AmountWriter::weight($line->onHandGrams),
                     'lacks' => AmountWriter::weight(max(0.0, $line->needGrams - $line->onHandGrams)),
-                    'pack' => AmountWriter::weight($line->ingredient->pack->grams),
+                    'pack' => AmountWriter::weight($line->ingredient->buying->pack->grams),
                 ],
                 'left' => AmountWriter::weight($line->leftGrams()),
                 'price' => $line->price,
                 'cost' => $line->cost(),
                 'getOn' => $line->getOn,
-                'lead' => $line->ingredient->leadDays,
+                'lead' => $line->ingredient->buying->leadDays,
                 'inSeason' => $line->inSeason,
                 'dishes' => $dishes,
             ];

@@ -52,7 +52,7 @@ final readonly class Backwards
     public function factorIn(Recipe $recipe, Vessel $vessel): ?float
     {
         $runs = fn (Ledger $l): array => array_filter(
-            $l->runs($this->kitchen->fillLimits),
+            $l->runs($this->kitchen->rules->fillLimits),
             static fn ($r): bool => $r->kind === $vessel->kind && null === $r->frying(),
         );
         if ([] === $runs($this->ledger($recipe, 1.0))) {
@@ -104,15 +104,15 @@ final readonly class Backwards
         foreach ($recipe->steps as $step) {
             foreach ($step->takes as $take) {
                 $ingredient = null === $take->ingredient || null !== $take->fatDepthMm ? null : $this->larder->get($take->ingredient);
-                if (null === $ingredient || $ingredient->pack->loose || isset($found[$ingredient->id])) {
+                if (null === $ingredient || $ingredient->buying->pack->loose || isset($found[$ingredient->id])) {
                     continue;
                 }
-                $packs = max(1, (int) round($this->grams($recipe, $ingredient->id, $near) / $ingredient->pack->grams));
-                $factor = $this->factorOf($recipe, $ingredient->id, $packs * $ingredient->pack->grams);
+                $packs = max(1, (int) round($this->grams($recipe, $ingredient->id, $near) / $ingredient->buying->pack->grams));
+                $factor = $this->factorOf($recipe, $ingredient->id, $packs * $ingredient->buying->pack->grams);
                 if (null !== $factor && $factor >= $near / 2 && $factor <= 2 * $near) {
                     $found[$ingredient->id] = [
                         'name' => $ingredient->name,
-                        'pack' => $ingredient->pack->name,
+                        'pack' => $ingredient->buying->pack->name,
                         'packs' => $packs,
                         'factor' => $factor,
                     ];

@@ -28,8 +28,8 @@ final readonly class BatchFlow
         $joins = [];
         $recipe = $planned->dish->recipe;
         foreach ($recipe->steps as $step) {
-            foreach ($step->once ? $step->sources() : [] as $source) {
-                if (!$recipe->step($source)->once || isset($joins[$source])) {
+            foreach ($step->work->once ? $step->sources() : [] as $source) {
+                if (!$recipe->step($source)->work->once || isset($joins[$source])) {
                     $joins[$step->id] = true;
                 }
             }
@@ -50,7 +50,7 @@ final readonly class BatchFlow
     public function places(Step $step): array
     {
         return match (true) {
-            !$step->once => range(1, $this->planned->batchPlan->batches),
+            !$step->work->once => range(1, $this->planned->batchPlan->batches),
             isset($this->joins[$step->id]) && \count($this->waves) > 1 => range(-1, -\count($this->waves)),
             default => [0],
         };
@@ -68,8 +68,8 @@ final readonly class BatchFlow
         $places = $this->places($source);
 
         return match (true) {
-            $source->once === $step->once && \in_array($place, $places, true) => [$place],
-            $place < 0 && !$source->once => $this->waves[-$place - 1]->batches,
+            $source->work->once === $step->work->once && \in_array($place, $places, true) => [$place],
+            $place < 0 && !$source->work->once => $this->waves[-$place - 1]->batches,
             default => $places,
         };
     }

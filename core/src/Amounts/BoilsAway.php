@@ -28,10 +28,10 @@ final class BoilsAway
         $pots = $plan->potOfStep();
         foreach ($plan->ledger->flows as $id => $flow) {
             $step = $flow->step;
-            $own = FireTimes::REFERENCE_KW * $step->flame->share() * $step->time->likelyMinutes;
+            $own = FireTimes::REFERENCE_KW * $step->work->flame->share() * $step->work->time->likelyMinutes;
             if (
                 !isset($pots[$id])
-                || Flame::None === $step->flame
+                || Flame::None === $step->work->flame
                 || $own <= 0
                 || [] === array_filter($step->takes, static fn ($t): bool => $t->boilsOff > 0)
             ) {
@@ -39,7 +39,7 @@ final class BoilsAway
             }
             $here = [];
             foreach ($kitchen->burners as $burner) {
-                $minutes = $timer->minutes($flow, $pots[$id], $step->once ? $scale * $plan->batches : $scale, $burner);
+                $minutes = $timer->minutes($flow, $pots[$id], $step->work->once ? $scale * $plan->batches : $scale, $burner);
                 if (null !== $minutes) {
                     $here[] = $timer->onFire->netKw($flow, $pots[$id], $burner) * $minutes->exact;
                 }

@@ -19,6 +19,6 @@ final readonly class KitchenMeans
 
     public static function of(Kitchen $kitchen, Larder $larder): self
     {
-        return new self($kitchen, new PotChooser($kitchen, $larder), $kitchen->writer(), new StepTimer($kitchen, $larder));
+        return new self($kitchen, new PotChooser($kitchen, $larder), $kitchen->measures->writer(), new StepTimer($kitchen, $larder));
     }
 }

@@ -55,7 +55,7 @@ final readonly class PlannedDish
     /** What one doing of a step is, as a multiple of the recipe as written: a batch, or all of them at once. */
     public function scaleOf(Step $step): float
     {
-        return $step->once ? $this->factor : $this->scale();
+        return $step->work->once ? $this->factor : $this->scale();
     }
 
     public function canBeCooked(): bool

@@ -48,7 +48,7 @@ final readonly class PotAlternatives
                     $this->kitchen->climate,
                 );
                 $run = null;
-                foreach ($ledgers[$batches]->runs($this->kitchen->fillLimits) as $candidate) {
+                foreach ($ledgers[$batches]->runs($this->kitchen->rules->fillLimits) as $candidate) {
                     $run = $candidate->id === $choice->run->id ? $candidate : $run;
                 }
                 if (null === $run || $run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6 || $run->isTooMuch()) {
@@ -85,7 +85,7 @@ final readonly class PotAlternatives
         $sum = 0;
         foreach ($choice->run->flows as $flow) {
             $best = null;
-            foreach (Flame::None === $flow->step->flame ? [null] : $this->kitchen->burners as $burner) {
+            foreach (Flame::None === $flow->step->work->flame ? [null] : $this->kitchen->burners as $burner) {
                 $minutes = $this->timer->minutes($flow, $choice, $scale, $burner)?->likely;
                 $best = null === $minutes ? $best : min($best ?? $minutes, $minutes);
             }

@@ -97,7 +97,7 @@ final readonly class QuantityPlanner
         $reserves = [];
         foreach ($dishes as $planned) {
             foreach ($planned->bowls as $step => $bowls) {
-                $times = $planned->dish->recipe->step($step)->once ? 1 : $planned->batchPlan->batches;
+                $times = $planned->dish->recipe->step($step)->work->once ? 1 : $planned->batchPlan->batches;
                 foreach ($bowls as $bowl) {
                     if ($bowl->reserve) {
                         $reserves[$bowl->ingredient->id] = ($reserves[$bowl->ingredient->id] ?? 0.0) + $times * $bowl->grams;
@@ -150,7 +150,7 @@ final readonly class QuantityPlanner
     private function standing(Kitchen $kitchen, string $slug, \DateTimeImmutable $day): float
     {
         $grams = 0.0;
-        foreach ($kitchen->pantry as $onHand) {
+        foreach ($kitchen->storeroom->pantry as $onHand) {
             $grams += $onHand->what === $slug && $onHand->isGoodOn($day) ? $onHand->grams : 0.0;
         }
 
@@ -215,7 +215,7 @@ final readonly class QuantityPlanner
             $flow = $plan->ledger->flow($id);
             if (Process::Steam === $flow->step->process && null !== $strongest) {
                 $minutes = $means->timer->minutes($flow, $pot, 1.0, $strongest);
-                $water[$id] = SteamWater::under($pot->vessel(), $minutes->exact ?? 0.0, $strongest->netKw($flow->step->flame));
+                $water[$id] = SteamWater::under($pot->vessel(), $minutes->exact ?? 0.0, $strongest->netKw($flow->step->work->flame));
             }
         }
 
@@ -252,7 +252,7 @@ final readonly class QuantityPlanner
         $measured = [];
         $bowls = [];
         foreach ($plan->ledger->flows as $id => $flow) {
-            $times = $flow->step->once ? 1 : $plan->batches;
+            $times = $flow->step->work->once ? 1 : $plan->batches;
             $bowls[$id] = [];
             foreach ($flow->bowls as $bowl) {
                 $ingredient = $this->larder->get($bowl->ingredient);
@@ -295,7 +295,7 @@ final readonly class QuantityPlanner
                 if (null !== $take->fatDepthMm && null !== $take->ingredient) {
                     $ingredient = $this->larder->get($take->ingredient);
                     // One panful of fat serves all batches, topped up by what the pieces drink.
-                    $drunk = $plan->ledger->flow($step->id)->fatDrunk * ($step->once ? 1 : $plan->batches);
+                    $drunk = $plan->ledger->flow($step->id)->fatDrunk * ($step->work->once ? 1 : $plan->batches);
                     $grams = $writer->measuredGrams($ingredient, $choice->frying->fatGrams);
                     $topUp = max(0.0, $drunk - 0.15 * $grams);
                     $measured[$take->ingredient] =

@@ -28,17 +28,17 @@ final class ServingFit
     {
         $pieces = $planned->demand->portion->countsPieces;
         $contents = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-        $times = $planned->dish->recipe->last()->once ? 1 : $planned->batchPlan->batches;
+        $times = $planned->dish->recipe->last()->work->once ? 1 : $planned->batchPlan->batches;
         $needed = $pieces ? $planned->demand->total : $contents->volumeMl($larder) * $times;
         $width = 0.0;
         foreach ($planned->dish->recipe->steps as $step) {
             $width = max(
                 $width,
-                null === $step->pieces
+                null === $step->gives->pieces
                     ? 0.0
-                    : ($step->pieces->widthMm > 0
-                        ? $step->pieces->widthMm
-                        : Ball::diameterMm($step->pieces->grams, 1.2)),
+                    : ($step->gives->pieces->widthMm > 0
+                        ? $step->gives->pieces->widthMm
+                        : Ball::diameterMm($step->gives->pieces->grams, 1.2)),
             );
         }
         $holds = static fn (Vessel $v): float => $pieces

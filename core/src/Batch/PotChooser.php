@@ -47,14 +47,7 @@ final readonly class PotChooser
         // Doubling would overshoot; but past twenty batches nobody counts single ones.
         $last = null;
         for ($batches = $least; $batches <= self::MOST_BATCHES; $batches += $batches < 20 ? 1 : 5) {
-            $ledger = Ledger::follow(
-                $recipe,
-                $this->larder,
-                $factorFor($batches),
-                $batches,
-                $this->kitchen->climate,
-                $steam,
-            );
+            $ledger = Ledger::follow($recipe, $this->larder, $factorFor($batches), $batches, $this->kitchen->climate, $steam);
             $plan = $this->choose($recipe, $ledger, $batches, $wishes, $inUse);
             if ([] === $plan->missing) {
                 return $plan;
@@ -77,7 +70,7 @@ final readonly class PotChooser
      */
     private function choose(Recipe $recipe, Ledger $ledger, int $batches, array $wishes, array $inUse): BatchPlan
     {
-        $runs = $ledger->runs($this->kitchen->fillLimits);
+        $runs = $ledger->runs($this->kitchen->rules->fillLimits);
         $neighbours = $this->neighbours($recipe, $runs);
         $order = $runs;
         // Wishes first, then the hungriest run, so that the big pots go where they are needed.
@@ -165,9 +158,11 @@ final readonly class PotChooser
             foreach ($run->flows as $candidate) {
                 $flow = $candidate->step->id === $step->id ? $candidate : $flow;
             }
-            $piece = $step->pieces;
+            $piece = $step->gives->pieces;
             $frying =
-                null === $piece ? null : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder, $this->kitchen->fillLimits);
+                null === $piece
+                    ? null
+                    : FryingLoad::in($vessel->shape, $flow, $piece, $depth, $this->larder, $this->kitchen->rules->fillLimits);
             if (null === $frying) {
                 return null;
             }
@@ -223,9 +218,9 @@ final readonly class PotChooser
     {
         $shape = $choice->vessel()->shape;
         foreach ($choice->run->flows as $flow) {
-            $target = match ($flow->step->time->growth) {
+            $target = match ($flow->step->work->time->growth) {
                 Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
-                Growth::WarmUp => min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
+                Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
                 default => null,
             };
             if (null === $target) {
@@ -238,12 +233,12 @@ final readonly class PotChooser
                     $best,
                     $flow
                         ->heatCap($this->larder)
-                        ->limit($burner->netKw($flow->step->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)),
+                        ->limit($burner->netKw($flow->step->work->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)),
                 );
             }
             // What only has to get hot may do so under a lid.
             $openness =
-                Growth::WarmUp === $flow->step->time->growth && $flow->heatCap($this->larder)->maybeCovered()
+                Growth::WarmUp === $flow->step->work->time->growth && $flow->heatCap($this->larder)->maybeCovered()
                     ? OpenPot::LID_ON
                     : OpenPot::UNCOVERED;
             if ($best <= $this->kitchen->climate->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
@@ -257,7 +252,7 @@ final readonly class PotChooser
     private function boilsOff(VesselRun $run): bool
     {
         foreach ($run->flows as $flow) {
-            if (Growth::BoilOff === $flow->step->time->growth) {
+            if (Growth::BoilOff === $flow->step->work->time->growth) {
                 return true;
             }
         }

@@ -42,7 +42,7 @@ final class CardMaker
         $numbers = [];
         $next = 1;
         foreach ($recipe->steps as $step) {
-            if ($step->once === $once) {
+            if ($step->work->once === $once) {
                 foreach ($planned->bowls[$step->id] ?? [] as $bowl) {
                     $numbers[$step->id][] = new CardBowl($next++, $bowl);
                 }
@@ -50,9 +50,9 @@ final class CardMaker
         }
         $steps = [];
         foreach ($recipe->steps as $step) {
-            $ready = $step->once === $once && self::neverLeft($step) ? self::ready($planned, $step, $numbers) : null;
+            $ready = $step->work->once === $once && self::neverLeft($step) ? self::ready($planned, $step, $numbers) : null;
             $water = $planned->steamWater[$step->id] ?? null;
-            if ($step->once === $once && (isset($numbers[$step->id]) || null !== $ready || null !== $water)) {
+            if ($step->work->once === $once && (isset($numbers[$step->id]) || null !== $ready || null !== $water)) {
                 $steps[] = new CardStep($step, $numbers[$step->id] ?? [], $ready, $water);
             }
         }
@@ -63,8 +63,8 @@ final class CardMaker
     /** Steps by the fire, or with hot things, from which nobody walks away. */
     private static function neverLeft(Step $step): bool
     {
-        return AttentionKind::Constant === $step->attention->kind
-            && ('none' !== $step->flame->value
+        return AttentionKind::Constant === $step->work->attention->kind
+            && ('none' !== $step->work->flame->value
                 || $step->process->facts()->standsReady);
     }
 
@@ -83,7 +83,7 @@ final class CardMaker
             foreach (($pots[$part->id] ?? null)->vessels ?? [] as $vessel) {
                 $vessels[] = $vessel->name;
             }
-            $people = max($people, $part->attention->people);
+            $people = max($people, $part->work->attention->people);
         }
 
         return new Ready(

@@ -29,7 +29,7 @@ final class CueCheck implements Check
     /** @return list<Finding> */
     private function of(Step $step): array
     {
-        $done = array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind);
+        $done = array_filter($step->words->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind);
         $findings = [];
         if ([] !== $done && [] === array_filter($done, static fn (Cue $c): bool => !$c->tasting)) {
             $findings[] = new Finding(
@@ -40,10 +40,10 @@ final class CueCheck implements Check
             );
         }
         if (
-            AttentionKind::Constant === $step->attention->kind
-            && Flame::None !== $step->flame
+            AttentionKind::Constant === $step->work->attention->kind
+            && Flame::None !== $step->work->flame
             && [] === $done
-            && TargetKind::None === $step->target->kind
+            && TargetKind::None === $step->work->target->kind
         ) {
             $findings[] = new Finding(
                 Severity::Warning,
@@ -52,7 +52,7 @@ final class CueCheck implements Check
                 'Add the sign by which a cook stops.',
             );
         }
-        foreach ($step->cues as $cue) {
+        foreach ($step->words->cues as $cue) {
             if (CueKind::Wrong === $cue->kind && '' === $cue->rescue) {
                 $findings[] = new Finding(
                     Severity::Warning,

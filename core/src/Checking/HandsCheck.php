@@ -35,7 +35,7 @@ final class HandsCheck implements Check
     /** @return list<Finding> */
     private function alone(Step $step): array
     {
-        if (AttentionKind::Constant === $step->attention->kind) {
+        if (AttentionKind::Constant === $step->work->attention->kind) {
             return [];
         }
         if ($step->process->facts()->neverAlone) {
@@ -45,7 +45,7 @@ final class HandsCheck implements Check
                     : new Finding(Severity::Error, $step->id, 'Hot fat is left alone.', 'Frying needs constant attention.'),
             ];
         }
-        if (Process::Merge === $step->process && Flame::None !== $step->flame) {
+        if (Process::Merge === $step->process && Flame::None !== $step->work->flame) {
             return [
                 new Finding(Severity::Error, $step->id, 'A hot pour is left alone.', 'It needs constant attention, better of two people.'),
             ];
@@ -58,7 +58,7 @@ final class HandsCheck implements Check
     private function hands(Step $step): array
     {
         $findings = [];
-        if ($step->process->facts()->leastPeople > max(1, $step->attention->people)) {
+        if ($step->process->facts()->leastPeople > max(1, $step->work->attention->people)) {
             $findings[] = new Finding(
                 Severity::Error,
                 $step->id,
@@ -67,9 +67,9 @@ final class HandsCheck implements Check
             );
         }
         if (
-            Skill::Child === $step->attention->skill
-            && AttentionKind::None !== $step->attention->kind
-            && (Flame::None !== $step->flame || $step->process->facts()->hotHands)
+            Skill::Child === $step->work->attention->skill
+            && AttentionKind::None !== $step->work->attention->kind
+            && (Flame::None !== $step->work->flame || $step->process->facts()->hotHands)
         ) {
             $findings[] = new Finding(
                 Severity::Error,
@@ -80,15 +80,15 @@ final class HandsCheck implements Check
         }
         if (
             Process::StirToBall === $step->process
-            && $step->time->likelyMinutes > self::LONGEST_TURN
-            && 0 === $step->attention->turnMinutes
+            && $step->work->time->likelyMinutes > self::LONGEST_TURN
+            && 0 === $step->work->attention->turnMinutes
         ) {
             $findings[] = new Finding(
                 Severity::Warning,
                 $step->id,
                 'It is stirred hard for {minutes} min without anyone taking over.',
                 'Say after how many minutes the spoon goes on to the next.',
-                ['minutes' => round($step->time->likelyMinutes)],
+                ['minutes' => round($step->work->time->likelyMinutes)],
             );
         }
 

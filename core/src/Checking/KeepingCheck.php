@@ -15,7 +15,7 @@ final class KeepingCheck implements Check
         $findings = [];
         foreach ($recipe->steps as $step) {
             foreach ($step->ties as $tie) {
-                $keeps = $recipe->step($tie->after)->keeping?->minutes;
+                $keeps = $recipe->step($tie->after)->gives->keeping?->minutes;
                 if (null !== $keeps && $tie->minMinutes > $keeps && \in_array($tie->after, $step->sources(), true)) {
                     $findings[] = new Finding(
                         Severity::Error,

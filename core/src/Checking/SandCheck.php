@@ -25,7 +25,7 @@ final readonly class SandCheck implements Check
     public function check(Recipe $recipe, Ledger $ledger): array
     {
         foreach ($recipe->steps as $step) {
-            if (Process::Chill !== $step->process && KeepingPlace::Cold !== $step->keeping?->place) {
+            if (Process::Chill !== $step->process && KeepingPlace::Cold !== $step->gives->keeping?->place) {
                 continue;
             }
             $lactose = $this->lactose($ledger->flow($step->id));
@@ -51,7 +51,7 @@ final readonly class SandCheck implements Check
         $lactose = 0.0;
         foreach ($flow->gives->grams as $id => $grams) {
             $thing = $this->larder->get($id);
-            if (Origin::Dairy === $thing->diet && 0.0 === $thing->addedSugarShare()) {
+            if (Origin::Dairy === $thing->caveats->diet && 0.0 === $thing->addedSugarShare()) {
                 $lactose += $grams * $thing->composition->sugar;
             }
         }

@@ -39,7 +39,7 @@ final readonly class TargetCheck implements Check
     private function stage(StepFlow $flow): array
     {
         $step = $flow->step;
-        if (null === $step->target->stage) {
+        if (null === $step->work->target->stage) {
             return [];
         }
         $sugar = $flow->taken->sugarGrams($this->larder);
@@ -54,7 +54,7 @@ final readonly class TargetCheck implements Check
             ];
         }
         $water = $flow->taken->waterGrams($this->larder);
-        $left = SugarRise::waterLeftGrams($sugar, $step->target->stage->aimRise());
+        $left = SugarRise::waterLeftGrams($sugar, $step->work->target->stage->aimRise());
         if ($left > $water) {
             return [
                 new Finding(
@@ -63,7 +63,7 @@ final readonly class TargetCheck implements Check
                     'The syrup is past "{stage}" before it boils: that stage holds {left} g of water, the pot {water} g.',
                     'Add at least {missing} g of water.',
                     [
-                        'stage' => $step->target->stage->value,
+                        'stage' => $step->work->target->stage->value,
                         'left' => round($left),
                         'water' => round($water),
                         'missing' => ceil($left - $water),
@@ -78,7 +78,7 @@ final readonly class TargetCheck implements Check
     /** @return list<Finding> */
     private function volume(StepFlow $flow): array
     {
-        $share = $flow->step->target->volumeShare();
+        $share = $flow->step->work->target->volumeShare();
         if (null === $share) {
             return [];
         }
@@ -108,7 +108,12 @@ final readonly class TargetCheck implements Check
     {
         $step = $flow->step;
         $mass = $flow->taken->massGrams();
-        if (TargetKind::Celsius !== $step->target->kind || Flame::None === $step->flame || $step->process->facts()->browns || $mass <= 0) {
+        if (
+            TargetKind::Celsius !== $step->work->target->kind
+            || Flame::None === $step->work->flame
+            || $step->process->facts()->browns
+            || $mass <= 0
+        ) {
             return [];
         }
         $water = $flow->taken->waterGrams($this->larder);
@@ -117,14 +122,14 @@ final readonly class TargetCheck implements Check
             return [];
         }
         $boils = 100 + SugarRise::kelvin((100 * $sugar) / max(1e-9, $water + $sugar));
-        if ($step->target->value > $boils + 1.5) {
+        if ($step->work->target->value > $boils + 1.5) {
             return [
                 new Finding(
                     Severity::Error,
                     $step->id,
                     'It is to reach {wanted} °C, but what is in the pot boils at {boils} °C.',
                     'Boil water off first, with a stage as its target, or choose a lower temperature.',
-                    ['wanted' => round($step->target->value), 'boils' => round($boils)],
+                    ['wanted' => round($step->work->target->value), 'boils' => round($boils)],
                 ),
             ];
         }

@@ -30,7 +30,7 @@ final class TieCheck implements Check
             // The shortest a step can be gives ties the best chance; a law may be very quick.
             $activities[$step->id] = new Activity(
                 $step->id,
-                DurationRange::exactly((int) floor($step->time->growth->facts()->isLaw ? 1 : $step->time->minMinutes)),
+                DurationRange::exactly((int) floor($step->work->time->growth->facts()->isLaw ? 1 : $step->work->time->minMinutes)),
                 [],
                 0,
                 self::HORIZON,
@@ -73,7 +73,7 @@ final class TieCheck implements Check
                     new Link($take->fromStep, $step->id, 0, null, LinkType::EndToEnd),
                 );
             } else {
-                $links[] = new Link($take->fromStep, $step->id, 0, $recipe->step($take->fromStep)->keeping?->minutes);
+                $links[] = new Link($take->fromStep, $step->id, 0, $recipe->step($take->fromStep)->gives->keeping?->minutes);
             }
         }
         foreach ($step->ties as $tie) {

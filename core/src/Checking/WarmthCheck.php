@@ -79,7 +79,8 @@ final readonly class WarmthCheck implements Check
             ];
         }
         $warm =
-            KeepingPlace::Warm === $source->keeping?->place || (Flame::None !== $step->flame && $step->vessel?->continues === $source->id);
+            KeepingPlace::Warm === $source->gives->keeping?->place
+            || (Flame::None !== $step->work->flame && $step->vessel?->continues === $source->id);
         if ($wants->least >= self::HOT && !$warm && (null === $longest || $longest > self::STAYS_HOT)) {
             return [
                 new Finding(
@@ -99,7 +100,7 @@ final readonly class WarmthCheck implements Check
     private function wait(Step $step, Step $source): array
     {
         $shortest = 0;
-        $longest = $source->keeping?->minutes;
+        $longest = $source->gives->keeping?->minutes;
         foreach ($step->ties as $tie) {
             if ($tie->after === $source->id) {
                 $shortest = max($shortest, $tie->minMinutes);
@@ -119,7 +120,7 @@ final readonly class WarmthCheck implements Check
             return [];
         }
         // A step that ends at a temperature is led to it; without a flame only what comes of it counts.
-        $led = Flame::None === $flow->step->flame || TargetKind::Celsius === $flow->step->target->kind;
+        $led = Flame::None === $flow->step->work->flame || TargetKind::Celsius === $flow->step->work->target->kind;
         $hottest = $led ? $flow->gives->celsius : $flow->peakCelsius;
         foreach ($flow->taken->grams as $id => $grams) {
             $ingredient = $this->larder->get($id);

@@ -85,7 +85,7 @@ final readonly class DietGrid
         foreach ($sources as $source) {
             foreach (array_unique($avoids) as $avoid) {
                 $without = Without::tryFrom($avoid);
-                $rule = $this->kitchen->rules[$avoid] ?? null;
+                $rule = $this->kitchen->rules->ingredients[$avoid] ?? null;
                 $hit = match (true) {
                     null !== $rule => \in_array($source->ingredient?->id, $rule->forbids, true),
                     null !== $without => [] !== array_intersect($without->allergens(), $source->allergens),

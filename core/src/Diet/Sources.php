@@ -25,7 +25,7 @@ final readonly class Sources
                     $sources[$through.'/'.$ingredient->id] = new Source(
                         $ingredient,
                         $ingredient->name,
-                        $ingredient->allergens,
+                        $ingredient->caveats->allergens,
                         $through,
                     );
                 } elseif (null !== $take->base) {
@@ -41,7 +41,7 @@ final readonly class Sources
                     $sources['bought/'.$take->base] = new Source(
                         $ingredient,
                         $ingredient->name ?? $base->name,
-                        array_values(array_unique([...$ingredient->allergens ?? [], ...$bought->allergens])),
+                        array_values(array_unique([...$ingredient->caveats->allergens ?? [], ...$bought->allergens])),
                         $base->name,
                     );
                 }

@@ -53,7 +53,7 @@ final readonly class ToldBowls
     {
         $ingredient = $line->ingredient ?? throw new \LogicException('A bowl holds a thing of the larder.');
         $grams = $line->grams;
-        $isSpice = $ingredient->pack->grams <= 60 || \in_array($ingredient->id, ['salt', 'baking-soda', 'baking-powder'], true);
+        $isSpice = $ingredient->buying->pack->grams <= 60 || \in_array($ingredient->id, ['salt', 'baking-soda', 'baking-powder'], true);
         if (null === $grams) {
             $grams = $isSpice
                 ? self::SPICE_GRAMS

@@ -82,7 +82,7 @@ final readonly class CutTimes
             $windows[] = CutWindow::Score;
         }
         if (\in_array(Process::Cut, $after, true)) {
-            $windows[] = $planned->step->target->value >= 40 ? CutWindow::Warm : CutWindow::Cold;
+            $windows[] = $planned->step->work->target->value >= 40 ? CutWindow::Warm : CutWindow::Cold;
         }
         if (\in_array(Process::Part, $after, true)) {
             $windows[] = CutWindow::Cold;

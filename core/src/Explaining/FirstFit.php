@@ -38,12 +38,12 @@ final readonly class FirstFit
             }
             [, $ranges] = $found;
             foreach ($planned->dish->recipe->steps as $step) {
-                $minutes = $ranges[$step->id]->likely * ($step->once ? 1 : $planned->batchPlan->batches);
-                $fires += Flame::None === $step->flame ? 0 : $minutes;
-                if (AttentionKind::None !== $step->attention->kind) {
-                    $share = ($minutes * $step->attention->percent) / 100;
-                    $hands += $share * $step->attention->people;
-                    $cooks += Skill::Cook === $step->attention->skill ? $share : 0;
+                $minutes = $ranges[$step->id]->likely * ($step->work->once ? 1 : $planned->batchPlan->batches);
+                $fires += Flame::None === $step->work->flame ? 0 : $minutes;
+                if (AttentionKind::None !== $step->work->attention->kind) {
+                    $share = ($minutes * $step->work->attention->percent) / 100;
+                    $hands += $share * $step->work->attention->people;
+                    $cooks += Skill::Cook === $step->work->attention->skill ? $share : 0;
                 }
             }
         }

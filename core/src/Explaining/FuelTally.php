@@ -25,7 +25,8 @@ final class FuelTally
             $lasts = ($step->end->getTimestamp() - $step->start->getTimestamp()) / 60;
             $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $lasts;
             $amounts[$burner->id] =
-                ($amounts[$burner->id] ?? 0.0) + FuelUse::amount($burner->fuel, $burner->kilowatts, $step->step->flame->share(), $lasts);
+                ($amounts[$burner->id] ?? 0.0) +
+                FuelUse::amount($burner->fuel, $burner->kilowatts, $step->step->work->flame->share(), $lasts);
         }
         $fuel = [];
         foreach ($kitchen->burners as $id => $burner) {

@@ -104,9 +104,9 @@ final readonly class MakeOrBuy
         $unpriced = [];
         foreach ($made->measured as $id => $each) {
             $ingredient = $larder->get($id);
-            if (isset($kitchen->prices[$id])) {
-                $cost = ($cost ?? 0.0) + ($kitchen->prices[$id] * $each) / $ingredient->pack->grams;
-            } elseif (BuyingPlace::House !== $ingredient->from) {
+            if (isset($kitchen->storeroom->prices[$id])) {
+                $cost = ($cost ?? 0.0) + ($kitchen->storeroom->prices[$id] * $each) / $ingredient->buying->pack->grams;
+            } elseif (BuyingPlace::House !== $ingredient->buying->from) {
                 $unpriced[] = $ingredient->name;
             }
         }
@@ -115,7 +115,8 @@ final readonly class MakeOrBuy
         // The kitchen's own price of a pack knows better than the recipe's of a kilogram.
         $buyCost = match (true) {
             null === $bought => null,
-            isset($kitchen->prices[$bought->id]) => $kitchen->prices[$bought->id] * ceil($buyGrams / $bought->pack->grams - 1e-9),
+            isset($kitchen->storeroom->prices[$bought->id]) => $kitchen->storeroom->prices[$bought->id] *
+                ceil($buyGrams / $bought->buying->pack->grams - 1e-9),
             null !== $base->pricePerKg => ($base->pricePerKg * $buyGrams) / 1000,
             default => null,
         };
@@ -123,7 +124,10 @@ final readonly class MakeOrBuy
             null === $bought
                 ? []
                 : array_values(
-                    array_diff(array_unique([...$bought->allergens, ...$base->allergens]), (new Sources($larder))->allergens($recipe)),
+                    array_diff(
+                        array_unique([...$bought->caveats->allergens, ...$base->allergens]),
+                        (new Sources($larder))->allergens($recipe),
+                    ),
                 );
 
         return new self($recipe, $takers, $isBought, $grams, $hands, $fires, $cost, $unpriced, $bought, $buyGrams, $buyCost, $brings);
@@ -138,9 +142,9 @@ final readonly class MakeOrBuy
         }
         $hands = $fires = 0;
         foreach ($made->dish->recipe->steps as $step) {
-            $minutes = $found[1][$step->id]->likely * ($step->once ? 1 : $made->batchPlan->batches);
-            $hands += AttentionKind::Constant === $step->attention->kind ? $minutes * $step->attention->people : 0;
-            $fires += Flame::None === $step->flame ? 0 : $minutes;
+            $minutes = $found[1][$step->id]->likely * ($step->work->once ? 1 : $made->batchPlan->batches);
+            $hands += AttentionKind::Constant === $step->work->attention->kind ? $minutes * $step->work->attention->people : 0;
+            $fires += Flame::None === $step->work->flame ? 0 : $minutes;
         }
 
         return [$hands, $fires];

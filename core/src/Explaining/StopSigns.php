@@ -39,14 +39,14 @@ final readonly class StopSigns
             $recipe = $planned->dish->recipe;
             $thickens = null;
             foreach ($recipe->steps as $step) {
-                $thickens = true === $step->keeping?->thickens ? $step : $thickens;
+                $thickens = true === $step->gives->keeping?->thickens ? $step : $thickens;
             }
             $wait = max(0.0, ($feast->lastMoment()->at->getTimestamp() - $timing->ready->getTimestamp()) / 60);
             if (null === $thickens || ServingWay::Cold === $recipe->serving) {
                 continue;
             }
             $flow = $planned->batchPlan->ledger->flow($thickens->id);
-            $times = $thickens->once ? 1 : $planned->batchPlan->batches;
+            $times = $thickens->work->once ? 1 : $planned->batchPlan->batches;
             $drinks = 0.0;
             foreach ($flow->gives->grams as $ingredient => $grams) {
                 $thing = $this->larder->get($ingredient);
@@ -55,7 +55,7 @@ final readonly class StopSigns
                         ? Thickening::drunkGrams(
                             $grams * $times,
                             $wait,
-                            ($thing->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
+                            ($thing->water->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
                         )
                         : 0.0;
             }

@@ -83,7 +83,7 @@ final readonly class FeastReader
         $rules = [];
         foreach ($root->at('rules')->items(40) as $node) {
             $rules[] = $rule = $node->id();
-            if ('' !== $rule && !isset($this->kitchen->rules[$rule])) {
+            if ('' !== $rule && !isset($this->kitchen->rules->ingredients[$rule])) {
                 $node->fault('This kitchen has no rule "{id}".', ['id' => mb_substr($rule, 0, 40)]);
             }
         }

@@ -90,7 +90,7 @@ final readonly class Contents
     {
         $ml = 0.0;
         foreach ($this->grams as $id => $grams) {
-            $ml += $grams * $larder->get($id)->potMl;
+            $ml += $grams * $larder->get($id)->weights->potMl;
         }
 
         return max(0.0, $ml - $this->waterOff * self::WATER_ML);
@@ -118,7 +118,10 @@ final readonly class Contents
         $held = 0.0;
         foreach ($this->grams as $id => $grams) {
             $ingredient = $larder->get($id);
-            $drunk = $this->celsius < self::COOKED_CELSIUS ? $ingredient->soak : $ingredient->cooked ?? $ingredient->soak;
+            $drunk =
+                $this->celsius < self::COOKED_CELSIUS
+                    ? $ingredient->water->soak
+                    : $ingredient->water->cooked ?? $ingredient->water->soak;
             $held += 'water' === $id ? 0.0 : $grams * ($ingredient->composition->water + ($drunk ?? 0.0));
         }
 
@@ -128,7 +131,8 @@ final readonly class Contents
     /** Whether grain or pulse that wants cooking soft is in it, and water to do it. */
     public function holdsGrain(Larder $larder): bool
     {
-        return [] !== array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->cooked)
+        return [] !==
+            array_filter(array_keys($this->grams), static fn (string $id): bool => null !== $larder->get($id)->water->cooked)
             && $this->waterGrams($larder) > 0.2 * $this->massGrams();
     }
 

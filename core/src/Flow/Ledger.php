@@ -44,7 +44,7 @@ final readonly class Ledger
         [$roomCelsius, $boilingCelsius] = [$climate->roomCelsius, $climate->boilingCelsius()];
         $flows = [];
         foreach ($recipe->steps as $step) {
-            $times = $step->once ? $batches : 1;
+            $times = $step->work->once ? $batches : 1;
             $taken = Contents::nothing();
             $bowls = [];
             $bases = [];
@@ -53,7 +53,8 @@ final readonly class Ledger
             foreach ($step->takes as $take) {
                 if (null !== $take->fromStep) {
                     $source = $flows[$take->fromStep];
-                    $perBatch = $source->step->once === $step->once ? 1.0 : ($step->once ? (float) $batches : 1.0 / $batches);
+                    $perBatch =
+                        $source->step->work->once === $step->work->once ? 1.0 : ($step->work->once ? (float) $batches : 1.0 / $batches);
                     $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
@@ -73,7 +74,7 @@ final readonly class Ledger
                         Contents::of($take->ingredient, $grams + self::RESERVE_USED * $take->reserve * $grown, $roomCelsius),
                         $larder,
                     );
-                    $spare += (1 - self::RESERVE_USED) * $take->reserve * $grown * $larder->get($take->ingredient)->potMl;
+                    $spare += (1 - self::RESERVE_USED) * $take->reserve * $grown * $larder->get($take->ingredient)->weights->potMl;
                     $bowls[] = new Bowl(
                         $take->ingredient,
                         $grams,
@@ -142,20 +143,23 @@ final readonly class Ledger
             0.0,
             min(
                 $taken->waterGrams($larder),
-                match ($step->target->kind) {
-                    TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare($step->target->volumeShare() ?? 1.0, $larder),
-                    TargetKind::WaterOff => $taken->massGrams() * $step->target->value,
-                    TargetKind::Stage => null === $step->target->stage
+                match ($step->work->target->kind) {
+                    TargetKind::VolumeTo, TargetKind::VolumeBy => $taken->waterToVolumeShare(
+                        $step->work->target->volumeShare() ?? 1.0,
+                        $larder,
+                    ),
+                    TargetKind::WaterOff => $taken->massGrams() * $step->work->target->value,
+                    TargetKind::Stage => null === $step->work->target->stage
                         ? 0.0
                         : $taken->waterGrams($larder) -
-                            SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->target->stage->aimRise()),
+                            SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->work->target->stage->aimRise()),
                     default => 0.0,
                 },
             ),
         );
-        $waterOff = max($waterOff, min($taken->waterGrams($larder), $taken->massGrams() * $step->leaving->waterShare));
+        $waterOff = max($waterOff, min($taken->waterGrams($larder), $taken->massGrams() * $step->gives->leaving->waterShare));
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $boilsOff));
-        $wasteShare = $step->leaving->waste;
+        $wasteShare = $step->gives->leaving->waste;
         $poured = Process::Drain === $step->process ? max(0.0, $taken->waterGrams($larder) - $taken->heldWaterGrams($larder)) : 0.0;
         $gives = $taken->withWaterOff($waterOff + $poured);
         $waste = $poured + $wasteShare * $gives->massGrams();
@@ -163,28 +167,30 @@ final readonly class Ledger
         $drunk = 0.0;
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
-                $drunk = $taken->massGrams() * $step->leaving->fatUptake;
+                $drunk = $taken->massGrams() * $step->gives->leaving->fatUptake;
                 $gives = $gives->plus(Contents::of($take->ingredient, $drunk, $gives->celsius), $larder)->withPieces($taken->pieces);
             }
         }
         // A fry only says how wide its pieces lie; their number stays.
-        if (null !== $step->pieces && Process::DeepFry !== $step->process) {
-            $gives = $gives->withPieces($gives->massGrams() / $step->pieces->grams);
+        if (null !== $step->gives->pieces && Process::DeepFry !== $step->process) {
+            $gives = $gives->withPieces($gives->massGrams() / $step->gives->pieces->grams);
         }
         $peak = self::peakCelsius($step, $taken, $boiling);
         $end = match (true) {
-            TargetKind::Celsius === $step->target->kind => $step->target->value,
-            Flame::None !== $step->flame => $peak,
+            TargetKind::Celsius === $step->work->target->kind => $step->work->target->value,
+            Flame::None !== $step->work->flame => $peak,
             $step->process->facts()->coolsToRoom => $room,
             default => $taken->celsius,
         };
         // During a fry only a load at a time is in the pan; the pot chooser adds fat and load.
-        $atATime = $step->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
+        $atATime = $step->work->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
         $fullest =
-            Process::DeepFry === $step->process ? 0.0 : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
+            Process::DeepFry === $step->process
+                ? 0.0
+                : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
         $gives = $gives->withCelsius($end);
         $outputs = [];
-        foreach ($step->outputs as $output) {
+        foreach ($step->gives->outputs as $output) {
             $part = $gives->share($output->share);
             $outputs[$output->id] = null === $output->as ? $part : Contents::of($output->as, $part->massGrams(), $end);
             $waste += $output->waste ? $part->massGrams() : 0.0;
@@ -211,15 +217,15 @@ final readonly class Ledger
 
     private static function peakCelsius(Step $step, Contents $taken, float $boiling): float
     {
-        if (Flame::None === $step->flame) {
+        if (Flame::None === $step->work->flame) {
             return $taken->celsius;
         }
-        if (TargetKind::Celsius === $step->target->kind) {
-            return $step->target->value;
+        if (TargetKind::Celsius === $step->work->target->kind) {
+            return $step->work->target->value;
         }
 
-        if (null !== $step->target->stage) {
-            return $boiling + $step->target->stage->aimRise();
+        if (null !== $step->work->target->stage) {
+            return $boiling + $step->work->target->stage->aimRise();
         }
 
         return $step->process->facts()->browns ? 140.0 : $boiling;
@@ -244,7 +250,7 @@ final readonly class Ledger
 
     private function overAllBatches(float $amount): float
     {
-        return $amount * ($this->flows[$this->lastStep]->step->once ? 1 : $this->batches);
+        return $amount * ($this->flows[$this->lastStep]->step->work->once ? 1 : $this->batches);
     }
 
     /**
@@ -257,7 +263,7 @@ final readonly class Ledger
         $bases = [];
         foreach ($this->flows as $flow) {
             foreach ($flow->bases as $slug => $grams) {
-                $bases[$slug] = ($bases[$slug] ?? 0.0) + $grams * ($flow->step->once ? 1 : $this->batches);
+                $bases[$slug] = ($bases[$slug] ?? 0.0) + $grams * ($flow->step->work->once ? 1 : $this->batches);
             }
         }
 

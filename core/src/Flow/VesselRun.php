@@ -57,7 +57,7 @@ final readonly class VesselRun
     public function isHeated(): bool
     {
         foreach ($this->flows as $flow) {
-            if (Flame::None !== $flow->step->flame) {
+            if (Flame::None !== $flow->step->work->flame) {
                 return true;
             }
         }
@@ -67,7 +67,7 @@ final readonly class VesselRun
 
     public function isOnce(): bool
     {
-        return $this->flows[0]->step->once;
+        return $this->flows[0]->step->work->once;
     }
 
     /** Whether more is in it than cooks put into one vessel, whatever it holds. */

@@ -107,19 +107,25 @@ final class KitchenReader
             $burners,
             $vessels,
             $people,
-            $root->at('cupMl')->number(50, 500, 240.0),
-            $root->at('scaleStepGrams')->number(0.01, 1000, 1.0),
             $this->climate($root),
-            $root->at('coldLitres')->number(0, 100000, 40.0),
-            array_map(static fn (Node $n): Scale => self::scale($n), $root->at('scales')->items(10)),
+            new Measures(
+                $root->at('cupMl')->number(50, 500, 240.0),
+                $root->at('scaleStepGrams')->number(0.01, 1000, 1.0),
+                array_map(static fn (Node $n): Scale => self::scale($n), $root->at('scales')->items(10)),
+            ),
+            new Storeroom(
+                $root->at('coldLitres')->number(0, 100000, 40.0),
+                array_map(static fn (Node $n): OnHand => self::onHand($n), $root->at('pantry')->items(500)),
+                array_map(static fn (Node $n): float => $n->number(0, 1e9), $root->at('prices')->fields(1000)),
+                $root->at('currency')->string('', 8),
+                $root->at('dryingM2')->number(0, 1000, 0.0),
+            ),
             $this->tools($root->at('tools'), $ids),
-            $this->rules($root->at('rules')),
-            array_map(static fn (Node $n): OnHand => self::onHand($n), $root->at('pantry')->items(500)),
-            array_map(static fn (Node $n): float => $n->number(0, 1e9), $root->at('prices')->fields(1000)),
-            $root->at('currency')->string('', 8),
-            $root->at('liftKg')->number(2, 60, Lifting::DEFAULT_LIMIT_KG),
-            $this->fillLimits($root->at('fillLimits')),
-            $root->at('dryingM2')->number(0, 1000, 0.0),
+            new HouseRules(
+                $this->rules($root->at('rules')),
+                $root->at('liftKg')->number(2, 60, Lifting::DEFAULT_LIMIT_KG),
+                $this->fillLimits($root->at('fillLimits')),
+            ),
         );
     }
 

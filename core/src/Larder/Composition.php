@@ -7,8 +7,14 @@ namespace FeastLadle\Larder;
 /** Shares of an ingredient by mass; what remains is protein and fibre (and starch, where it is not told). */
 final readonly class Composition
 {
-    public function __construct(public float $water, public float $sugar, public float $fat, public float $starch = 0.0)
-    {
+    /** @param float|null $addedSugar share that is added sugar, where it is not plain from the rest */
+    public function __construct(
+        public float $water,
+        public float $sugar,
+        public float $fat,
+        public float $starch = 0.0,
+        public ?float $addedSugar = null,
+    ) {
     }
 
     /** kJ/kg·K from composition: 4.18 w + 2.1 fat + 1.6 for sugar, starch and the rest. */

@@ -75,6 +75,7 @@ final class LarderReader
             $node->at('sugar')->number(0, 1, 0.0),
             $node->at('fat')->number(0, 1, 0.0),
             $node->at('starch')->number(0, 1, 0.0),
+            $node->has('addedSugar') ? $node->at('addedSugar')->number(0, 1) : null,
         );
         if ($composition->water + $composition->sugar + $composition->fat + $composition->starch > 1.0001) {
             $node->fault('Water, sugar, fat and starch add up to more than the whole.');
@@ -85,29 +86,36 @@ final class LarderReader
         return new Ingredient(
             $node->at('id')->id(),
             $node->at('name')->string(),
-            $node->at('density')->number(0.05, 3),
-            $node->at('potMl')->number(0.3, 3),
             $composition,
-            array_map(static fn (Node $a): string => $a->string(), $node->at('allergens')->items(20)),
-            new Pack($pack->at('name')->string(), $pack->at('grams')->number(0.1, 100000), $pack->at('loose')->bool(false)),
-            $node->has('each') ? $node->at('each')->number(0.001, 20000) : null,
-            $node->at('counter')->string(''),
+            new Weights(
+                $node->at('density')->number(0.05, 3),
+                $node->at('potMl')->number(0.3, 3),
+                $node->has('each') ? $node->at('each')->number(0.001, 20000) : null,
+                $node->at('counter')->string(''),
+                array_map(static fn (Node $n): float => $n->number(0.0001, 1000), $node->at('small')->fields(10)),
+                array_map(static fn (Node $n): float => $n->number(0.02, 3), $node->at('forms')->fields(8)),
+                array_map(static fn (Node $n): float => $n->number(0.02, 1), $node->at('yields')->fields(8)),
+            ),
+            new WaterTaken(
+                $node->has('soak') ? $node->at('soak')->number(0, 10) : null,
+                $node->has('cooked') ? $node->at('cooked')->number(0, 20) : null,
+            ),
+            new Buying(
+                new Pack($pack->at('name')->string(), $pack->at('grams')->number(0.1, 100000), $pack->at('loose')->bool(false)),
+                $node->at('from')->enum(BuyingPlace::class, BuyingPlace::Grocer),
+                array_map(static fn (Node $n): int => $n->int(1, 12), $node->at('season')->items(12)),
+                $node->at('leadDays')->int(0, 60, 0),
+            ),
+            new Caveats(
+                array_map(static fn (Node $a): string => $a->string(), $node->at('allergens')->items(20)),
+                $node->at('diet')->enum(Origin::class, Origin::Plant),
+                array_map($this->hazard(...), $node->at('hazards')->items(4)),
+            ),
             array_map(static fn (Node $n): string => $n->string(), $node->at('names')->items(30)),
-            $node->at('diet')->enum(Origin::class, Origin::Plant),
-            array_map(static fn (Node $n): float => $n->number(0.0001, 1000), $node->at('small')->fields(10)),
             array_map($this->likeness(...), $node->at('unlike')->items(10)),
-            $node->has('soak') ? $node->at('soak')->number(0, 10) : null,
-            $node->has('cooked') ? $node->at('cooked')->number(0, 20) : null,
-            array_map(static fn (Node $n): float => $n->number(0.02, 3), $node->at('forms')->fields(8)),
-            array_map(static fn (Node $n): float => $n->number(0.02, 1), $node->at('yields')->fields(8)),
-            array_map(static fn (Node $n): int => $n->int(1, 12), $node->at('season')->items(12)),
-            $node->at('leadDays')->int(0, 60, 0),
             array_map($this->substitute(...), $node->at('substitutes')->items(6)),
             $node->has('mostCelsius') ? $node->at('mostCelsius')->number(20, 200) : null,
             $node->at('own')->bool(false),
-            $node->has('addedSugar') ? $node->at('addedSugar')->number(0, 1) : null,
-            $node->at('from')->enum(BuyingPlace::class, BuyingPlace::Grocer),
-            array_map($this->hazard(...), $node->at('hazards')->items(4)),
         );
     }
 

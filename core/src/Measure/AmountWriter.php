@@ -21,13 +21,13 @@ final readonly class AmountWriter
     /** What is measured for this many grams, in grams: the amount that the cards and the stores agree on. */
     public function measuredGrams(Ingredient $ingredient, float $grams): float
     {
-        if (null !== $ingredient->eachGrams) {
-            return max(1.0, round($grams / $ingredient->eachGrams)) * $ingredient->eachGrams;
+        if (null !== $ingredient->weights->eachGrams) {
+            return max(1.0, round($grams / $ingredient->weights->eachGrams)) * $ingredient->weights->eachGrams;
         }
         if (!$this->rounding->isWeighable($grams)) {
-            $quarters = round($grams / $ingredient->bulkDensity / (Rounding::TEASPOON_ML / 4));
+            $quarters = round($grams / $ingredient->weights->bulkDensity / (Rounding::TEASPOON_ML / 4));
 
-            return $quarters >= 1 ? $quarters * Rounding::TEASPOON_ML / 4 * $ingredient->bulkDensity : $grams;
+            return $quarters >= 1 ? $quarters * Rounding::TEASPOON_ML / 4 * $ingredient->weights->bulkDensity : $grams;
         }
 
         return $this->rounding->grams($grams);
@@ -36,11 +36,11 @@ final readonly class AmountWriter
     /** The main way: "1.25 kg", "2 coconuts", "¾ tsp", "a pinch". */
     public function main(Ingredient $ingredient, float $measuredGrams): string
     {
-        if (null !== $ingredient->eachGrams) {
-            return trim(self::plain($measuredGrams / $ingredient->eachGrams).' '.$ingredient->counter);
+        if (null !== $ingredient->weights->eachGrams) {
+            return trim(self::plain($measuredGrams / $ingredient->weights->eachGrams).' '.$ingredient->weights->counter);
         }
         if (!$this->rounding->isWeighable($measuredGrams)) {
-            $quarters = (int) round($measuredGrams / $ingredient->bulkDensity / (Rounding::TEASPOON_ML / 4));
+            $quarters = (int) round($measuredGrams / $ingredient->weights->bulkDensity / (Rounding::TEASPOON_ML / 4));
 
             return $quarters >= 1 ? self::quarters($quarters).' tsp' : 'a pinch';
         }
@@ -51,8 +51,8 @@ final readonly class AmountWriter
     /** The same in cups or spoons, as a help; empty where that would mislead by more than a tenth. */
     public function byCup(Ingredient $ingredient, float $grams): string
     {
-        $ml = $grams / $ingredient->bulkDensity;
-        if (null !== $ingredient->eachGrams) {
+        $ml = $grams / $ingredient->weights->bulkDensity;
+        if (null !== $ingredient->weights->eachGrams) {
             return self::weight($grams);
         }
         // What is spooned anyway needs no help.

@@ -48,14 +48,24 @@ final readonly class Resources
             );
         }
         foreach ($this->kitchen->tools as $tool) {
-            $resources[StepNeeds::TOOL.$tool->id] = new Resource(StepNeeds::TOOL.$tool->id, 1, (int) ceil($tool->restMinutes), $always);
+            $resources[StepNeeds::TOOL.$tool->id] = new Resource(
+                StepNeeds::TOOL.$tool->id,
+                1,
+                (int) ceil($tool->restMinutes),
+                $always,
+            );
         }
-        if ($this->kitchen->dryingM2 >= 0.01) {
+        if ($this->kitchen->storeroom->dryingM2 >= 0.01) {
             // In square decimetres: the scheduler counts whole units.
-            $resources[StepNeeds::DRYING] = new Resource(StepNeeds::DRYING, (int) floor(100 * $this->kitchen->dryingM2), 0, $always);
+            $resources[StepNeeds::DRYING] = new Resource(
+                StepNeeds::DRYING,
+                (int) floor(100 * $this->kitchen->storeroom->dryingM2),
+                0,
+                $always,
+            );
         }
-        if ($this->kitchen->coldLitres >= 1) {
-            $resources[StepNeeds::COLD] = new Resource(StepNeeds::COLD, (int) floor($this->kitchen->coldLitres), 0, $always);
+        if ($this->kitchen->storeroom->coldLitres >= 1) {
+            $resources[StepNeeds::COLD] = new Resource(StepNeeds::COLD, (int) floor($this->kitchen->storeroom->coldLitres), 0, $always);
         }
 
         return $resources;

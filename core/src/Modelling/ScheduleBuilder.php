@@ -139,9 +139,9 @@ final readonly class ScheduleBuilder
         $lastMinutes = $ranges[$dish->recipe->lastStep]->likely;
         foreach ($dish->recipe->steps as $step) {
             foreach ($flow->places($step) as $batch) {
-                $share = match ($step->time->growth) {
+                $share = match ($step->work->time->growth) {
                     Growth::Fixed => 1.0,
-                    Growth::Mass => $flow->share($batch) ** $step->time->power,
+                    Growth::Mass => $flow->share($batch) ** $step->work->time->power,
                     default => $flow->share($batch),
                 };
                 $activities->add(

@@ -112,6 +112,7 @@ final readonly class StepActivities
     /** Whether a step ends hot and only dishing up follows. */
     private function waitsWarm(Recipe $recipe, Step $step): bool
     {
-        return KeepingPlace::Warm === $step->keeping?->place && \in_array($step->id, $recipe->step($recipe->lastStep)->sources(), true);
+        return KeepingPlace::Warm === $step->gives->keeping?->place
+            && \in_array($step->id, $recipe->step($recipe->lastStep)->sources(), true);
     }
 }

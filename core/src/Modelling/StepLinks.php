@@ -31,7 +31,7 @@ final readonly class StepLinks
             if (null !== $take->fromStep && $take->manner->straightOn) {
                 $straightOn[$take->fromStep] = true;
             } elseif (null !== $take->fromStep) {
-                $gaps[$take->fromStep] = [0, $recipe->step($take->fromStep)->keeping?->minutes];
+                $gaps[$take->fromStep] = [0, $recipe->step($take->fromStep)->gives->keeping?->minutes];
             }
         }
         foreach ($step->ties as $tie) {

@@ -121,7 +121,7 @@ final readonly class StepNeeds
     /** Minutes that the last load still takes after it has come. */
     public function oneLoad(Step $step, DurationRange $own): int
     {
-        return min($own->likely, (int) ceil($step->time->likelyMinutes));
+        return min($own->likely, (int) ceil($step->work->time->likelyMinutes));
     }
 
     /**
@@ -170,7 +170,7 @@ final readonly class StepNeeds
         $pot = $pots[$step->id] ?? null;
         $needs[$step->id] = [];
         $range = null;
-        if (Flame::None !== $step->flame && null !== $pot) {
+        if (Flame::None !== $step->work->flame && null !== $pot) {
             $times = $this->onEachBurner($planned, $flow, $pot);
             if ([] === $times) {
                 return new Obstacle(
@@ -192,7 +192,7 @@ final readonly class StepNeeds
             $durations = $same ? [] : array_map(static fn (Minutes $m): int => $m->likely, $times);
             if (
                 null !== $before
-                && Flame::None !== $before->flame
+                && Flame::None !== $before->work->flame
                 && [] ===
                     array_diff(
                         array_keys($this->onEachBurner($planned, $planned->batchPlan->ledger->flow($before->id), $pot)),
@@ -216,30 +216,30 @@ final readonly class StepNeeds
             $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);
             $exact[$step->id] = $minutes->exact;
         }
-        if (AttentionKind::None !== $step->attention->kind) {
+        if (AttentionKind::None !== $step->work->attention->kind) {
             // One judges, the others lend their hands.
-            $people = $this->peopleFor($step->attention->skill);
-            $hands = $this->peopleFor(Skill::Cook === $step->attention->skill ? Skill::AnyHands : $step->attention->skill);
-            if ([] === $people || \count($hands) < $step->attention->people) {
+            $people = $this->peopleFor($step->work->attention->skill);
+            $hands = $this->peopleFor(Skill::Cook === $step->work->attention->skill ? Skill::AnyHands : $step->work->attention->skill);
+            if ([] === $people || \count($hands) < $step->work->attention->people) {
                 return new Obstacle(
                     $planned->dish->id,
-                    1 === $step->attention->people
+                    1 === $step->work->attention->people
                         ? '"{step}" needs somebody who can do it, and nobody who can has a shift.'
                         : '"{step}" needs {count} people who can do it; {there} have a shift.',
-                    ['step' => $step->title, 'count' => $step->attention->people, 'there' => [] === $people ? 0 : \count($hands)],
+                    ['step' => $step->title, 'count' => $step->work->attention->people, 'there' => [] === $people ? 0 : \count($hands)],
                 );
             }
             $turns =
-                $step->attention->turnMinutes > 0
-                && $range->likely > $step->attention->turnMinutes
-                && 1 === $step->attention->people
+                $step->work->attention->turnMinutes > 0
+                && $range->likely > $step->work->attention->turnMinutes
+                && 1 === $step->work->attention->people
                 && \count($people) > 1;
             // Two who hand the spoon on are each taken by half, and a little for the handing over.
             $needs[$step->id][] = $turns
-                ? new Need($people, 2, intdiv($step->attention->percent, 2) + self::HANDING_OVER)
-                : new Need($people, 1, $step->attention->percent);
-            if ($step->attention->people > 1) {
-                $needs[$step->id][] = new Need($hands, $step->attention->people - 1, $step->attention->percent);
+                ? new Need($people, 2, intdiv($step->work->attention->percent, 2) + self::HANDING_OVER)
+                : new Need($people, 1, $step->work->attention->percent);
+            if ($step->work->attention->people > 1) {
+                $needs[$step->id][] = new Need($hands, $step->work->attention->people - 1, $step->work->attention->percent);
             }
         }
         $tool = $this->kitchen->toolFor($step->process);
@@ -248,23 +248,23 @@ final readonly class StepNeeds
         }
         if (Process::Chill === $step->process) {
             $litres = (int) ceil($flow->taken->volumeMl($this->larder) / 1000);
-            if ($litres > $this->kitchen->coldLitres) {
+            if ($litres > $this->kitchen->storeroom->coldLitres) {
                 return new Obstacle($planned->dish->id, '"{step}" needs {litres} litres of cold space; there are {there}.', [
                     'step' => $step->title,
                     'litres' => $litres,
-                    'there' => $this->kitchen->coldLitres,
+                    'there' => $this->kitchen->storeroom->coldLitres,
                 ]);
             }
             $needs[$step->id][] = new Need([self::COLD], 1, max(1, $litres));
         }
 
-        if (Process::Dry === $step->process && $this->kitchen->dryingM2 > 0) {
+        if (Process::Dry === $step->process && $this->kitchen->storeroom->dryingM2 > 0) {
             $squareMetres = $flow->taken->volumeMl($this->larder) / 1000 / self::SPREAD_MM;
-            if ($squareMetres > $this->kitchen->dryingM2) {
+            if ($squareMetres > $this->kitchen->storeroom->dryingM2) {
                 return new Obstacle(
                     $planned->dish->id,
                     '"{step}" needs {wanted} m² to be spread on; there are {there}. Dry it in turns, or the day before.',
-                    ['step' => $step->title, 'wanted' => round($squareMetres, 1), 'there' => $this->kitchen->dryingM2],
+                    ['step' => $step->title, 'wanted' => round($squareMetres, 1), 'there' => $this->kitchen->storeroom->dryingM2],
                 );
             }
             $needs[$step->id][] = new Need([self::DRYING], 1, max(1, (int) ceil(100 * $squareMetres)));

@@ -50,10 +50,10 @@ final readonly class VesselNeeds
     {
         $other = new PotChoice($choice->run, [$this->kitchen->vessels[$vesselId]], $choice->fullestMl, null, $choice->reason, false);
         foreach ($choice->run->flows as $flow) {
-            if (!$flow->step->time->growth->facts()->isLaw) {
+            if (!$flow->step->work->time->growth->facts()->isLaw) {
                 continue;
             }
-            foreach (Flame::None === $flow->step->flame ? [null] : $this->kitchen->burners as $burner) {
+            foreach (Flame::None === $flow->step->work->flame ? [null] : $this->kitchen->burners as $burner) {
                 $own = $this->timer->minutes($flow, $choice, $planned->scaleOf($flow->step), $burner);
                 $there = $this->timer->minutes($flow, $other, $planned->scaleOf($flow->step), $burner);
                 if (null !== $own && (null === $there || $there->likely > self::AS_GOOD_AS * $own->likely + 1)) {

@@ -64,18 +64,18 @@ final class FlowCheck
     private function isOutput(Take $take, Step $source, Node $place): bool
     {
         if (null === $take->output) {
-            if ([] !== $source->outputs) {
+            if ([] !== $source->gives->outputs) {
                 $place
                     ->at('from')
                     ->fault('"{id}" gives several things; say which "output": {known}.', [
                         'id' => $source->id,
-                        'known' => implode(', ', array_keys($source->outputs)),
+                        'known' => implode(', ', array_keys($source->gives->outputs)),
                     ]);
             }
 
-            return [] === $source->outputs;
+            return [] === $source->gives->outputs;
         }
-        $output = $source->outputs[$take->output] ?? null;
+        $output = $source->gives->outputs[$take->output] ?? null;
         if (null === $output) {
             $place->at('output')->fault('"{id}" has no output "{output}".', ['id' => $source->id, 'output' => $take->output]);
         } elseif ($output->waste) {
@@ -88,11 +88,11 @@ final class FlowCheck
     /** @return array<string, string> what a step gives and somebody must take: its name, and its key */
     private function keys(Step $step): array
     {
-        if ([] === $step->outputs) {
+        if ([] === $step->gives->outputs) {
             return ['' => $step->id];
         }
         $keys = [];
-        foreach ($step->outputs as $output) {
+        foreach ($step->gives->outputs as $output) {
             if (!$output->waste) {
                 $keys[$output->id] = Output::key($step->id, $output->id);
             }
@@ -145,7 +145,7 @@ final class FlowCheck
         if (!\in_array($former, $step->sources(), true)) {
             $place->fault('To go on in the vessel of "{id}", this step must take what stands in it.', ['id' => $former]);
         }
-        if ($steps[$former]->once !== $step->once) {
+        if ($steps[$former]->work->once !== $step->work->once) {
             $place->fault('Steps in one vessel are done all once, or all for each batch.');
         }
         $others = 0;

@@ -24,7 +24,7 @@ final class LeavingOut
     {
         foreach ($steps as $id => $step) {
             $place = $nodes[$id]->at('may');
-            if (!$step->may) {
+            if (null === $step->losesIfLeftOut) {
                 if ($nodes[$id]->has('loses')) {
                     $nodes[$id]->at('loses')->fault('A step that may not be left out loses nothing by it. Say "may" too.');
                 }
@@ -32,7 +32,7 @@ final class LeavingOut
             }
             if ($id === $result) {
                 $place->fault('The last step can\'t be left out.');
-            } elseif ([] !== $step->outputs) {
+            } elseif ([] !== $step->gives->outputs) {
                 $place->fault('A step that gives several things can\'t be left out.');
             } elseif (\count($step->sources()) > 1) {
                 $place->fault('A step that brings several things together can\'t be left out.');

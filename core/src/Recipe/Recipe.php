@@ -87,14 +87,14 @@ final readonly class Recipe
         $work = static fn (Step $s): array => [
             $s->process,
             $s->vessel,
-            $s->flame,
-            $s->time,
-            $s->attention,
-            $s->target->kind,
-            $s->target->value,
+            $s->work->flame,
+            $s->work->time,
+            $s->work->attention,
+            $s->work->target->kind,
+            $s->work->target->value,
             $s->ties,
-            $s->keeping,
-            $s->once,
+            $s->gives->keeping,
+            $s->work->once,
             $s->sources(),
         ];
 

@@ -180,7 +180,11 @@ final readonly class RecipeReader
     /** @param array<string, Step> $steps */
     private function checkPieces(Portion $portion, array $steps, Node $root): void
     {
-        if ($portion->countsPieces && [] !== $steps && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->pieces)) {
+        if (
+            $portion->countsPieces
+            && [] !== $steps
+            && [] === array_filter($steps, static fn (Step $s): bool => null !== $s->gives->pieces)
+        ) {
             $root->at('portion')->at('pieces')->fault('The dish is counted in pieces, but no step makes any.');
         }
     }

@@ -4,42 +4,25 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
-use FeastLadle\Heat\Flame;
-
 /** One step of the flow. */
 final readonly class Step
 {
     /**
-     * @param list<Take>            $takes   in the order in which they enter
-     * @param list<Cue>             $cues
-     * @param list<Tie>             $ties
-     * @param bool                  $once    done once for the whole dish, however many batches it is cooked in
-     * @param array<string, Output> $outputs by id; empty when it gives one thing
-     * @param list<Mark>            $marks   what is to be done inside it
-     * @param bool                  $may     it can be left out when there is no time
-     * @param string                $loses   what the sweet goes without then
+     * @param list<Take>  $takes          in the order in which they enter
+     * @param list<Tie>   $ties
+     * @param string|null $losesIfLeftOut what the sweet goes without when there is no time for it; null: it has to be done
      */
     public function __construct(
         public string $id,
         public Process $process,
         public string $title,
-        public string $say,
+        public StepWords $words,
         public array $takes,
-        public ?VesselUse $vessel,
-        public Flame $flame,
-        public StepTime $time,
-        public Attention $attention,
-        public Target $target,
-        public Leaving $leaving,
-        public ?PieceMaking $pieces,
-        public array $cues,
         public array $ties,
-        public ?Keeping $keeping,
-        public bool $once,
-        public array $outputs = [],
-        public array $marks = [],
-        public bool $may = false,
-        public string $loses = '',
+        public ?VesselUse $vessel,
+        public StepWork $work,
+        public StepYield $gives,
+        public ?string $losesIfLeftOut = null,
     ) {
     }
 
@@ -53,23 +36,13 @@ final readonly class Step
             $this->id,
             $this->process,
             $this->title,
-            $this->say,
+            $this->words,
             $takes,
-            $vessel,
-            $this->flame,
-            $this->time,
-            $this->attention,
-            $this->target,
-            $this->leaving,
-            $this->pieces,
-            $this->cues,
             $ties,
-            $this->keeping,
-            $this->once,
-            $this->outputs,
-            $this->marks,
-            $this->may,
-            $this->loses,
+            $vessel,
+            $this->work,
+            $this->gives,
+            $this->losesIfLeftOut,
         );
     }
 

@@ -57,27 +57,30 @@ final readonly class StepReader
         if (Flame::None !== $flame && (null === $vessel || !$vessel->kind->standsOnFire())) {
             $node->at('flame')->fault('A step on a flame needs a pot or a pan.');
         }
+        $takes = (new TakesReader($this->larder, $this->way, $this->swaps))->read($node->at('takes'), $id);
+        $loses = $node->at('loses')->string('', 200);
         $step = new Step(
             $id,
             $process,
             $node->at('title')->string(null, 120),
-            $node->at('say')->string('', 1000),
-            (new TakesReader($this->larder, $this->way, $this->swaps))->read($node->at('takes'), $id),
-            $vessel,
-            $flame,
-            $this->time($node->at('time'), $id),
-            $this->attention($node->at('attention')),
-            (new TargetReader($this->way))->read($node->at('target'), $id),
-            $this->leaving($node->at('leaving')),
-            $this->pieces($node->at('pieces')),
-            $this->cues($node->at('cues')),
+            new StepWords($node->at('say')->string('', 1000), $this->cues($node->at('cues')), $this->marks($node->at('marks'))),
+            $takes,
             $this->ties($node->at('ties')),
-            $this->keeping($node->at('keeping')),
-            $node->at('once')->bool(false),
-            $this->outputs($node->at('outputs')),
-            $this->marks($node->at('marks')),
-            $node->at('may')->bool(false),
-            $node->at('loses')->string('', 200),
+            $vessel,
+            new StepWork(
+                $flame,
+                $this->time($node->at('time'), $id),
+                $this->attention($node->at('attention')),
+                (new TargetReader($this->way))->read($node->at('target'), $id),
+                $node->at('once')->bool(false),
+            ),
+            new StepYield(
+                $this->leaving($node->at('leaving')),
+                $this->pieces($node->at('pieces')),
+                $this->keeping($node->at('keeping')),
+                $this->outputs($node->at('outputs')),
+            ),
+            $node->at('may')->bool(false) ? $loses : null,
         );
         (new TargetReader($this->way))->check($node, $step);
 

@@ -25,7 +25,7 @@ final class Swaps
         foreach ($this->without as $without) {
             if (
                 !$this->larder->knows($ingredient)
-                || [] === array_intersect($this->larder->get($ingredient)->allergens, $without->allergens())
+                || [] === array_intersect($this->larder->get($ingredient)->caveats->allergens, $without->allergens())
             ) {
                 continue;
             }

@@ -56,19 +56,19 @@ final readonly class TargetReader
 
     public function check(Node $node, Step $step): void
     {
-        $kind = $step->target->kind;
-        $law = $step->time->growth->facts();
+        $kind = $step->work->target->kind;
+        $law = $step->work->time->growth->facts();
         if (!$law->endsBy($kind)) {
             $node->at('target')->fault($law->lacks);
         }
         if (
-            Growth::Load === $step->time->growth
-            && null === $step->time->loads
+            Growth::Load === $step->work->time->growth
+            && null === $step->work->time->loads
             && !ProcessGuide::of($step->process)->asks(Question::FryingFat)
         ) {
             $node->at('time')->fault('Loads need to say what one holds: pieces or grams.');
         }
-        if (TargetKind::Cues === $kind && [] === array_filter($step->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind)) {
+        if (TargetKind::Cues === $kind && [] === array_filter($step->words->cues, static fn (Cue $c): bool => CueKind::Done === $c->kind)) {
             $node->at('target')->fault('It ends by its signs, but has no sign of kind "done".');
         }
         if (TargetKind::Releases === $kind && Process::Pressure !== $step->process) {
@@ -77,7 +77,7 @@ final readonly class TargetReader
         if (TargetKind::Depth === $kind && VesselKind::Tray !== $step->vessel?->kind) {
             $node->at('target')->fault('A depth needs a tray.');
         }
-        if ($law->flame && Flame::None === $step->flame) {
+        if ($law->flame && Flame::None === $step->work->flame) {
             $node->at('flame')->fault('A step timed by heat needs a flame.');
         }
         if ($law->vessel && null === $step->vessel) {
@@ -88,7 +88,7 @@ final readonly class TargetReader
             if (1 !== \count($depths)) {
                 $node->at('takes')->fault('A deep-fry takes exactly one fat, given by its depth in mm.');
             }
-            if (null === $step->pieces) {
+            if (null === $step->gives->pieces) {
                 $node->at('pieces')->fault('A deep-fry needs its pieces: grams and width in the fat.');
             }
         }

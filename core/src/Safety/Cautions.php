@@ -57,7 +57,7 @@ final readonly class Cautions
         $burns =
             ($sugar >= self::SUGAR_SHARE && $hottest >= self::SUGAR_CELSIUS)
             || ($sugar >= self::SWEET_SHARE && $hottest >= self::FAT_CELSIUS);
-        $isSyrup = $burns && AttentionKind::None !== $step->attention->kind;
+        $isSyrup = $burns && AttentionKind::None !== $step->work->attention->kind;
 
         $danger = $step->process->facts()->danger;
         $says = static fn (bool $holds, Danger $danger, string $text): ?Caution => $holds ? new Caution($danger, $text) : null;
@@ -82,7 +82,7 @@ final readonly class Cautions
                     'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
                 ),
                 $says(
-                    Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->flame,
+                    Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->work->flame,
                     Danger::BoilOver,
                     'It climbs fast once it simmers. Leave headroom and do not turn away.',
                 ),
@@ -121,7 +121,7 @@ final readonly class Cautions
         $cautions = [];
         foreach ($flow->bowls as $bowl) {
             $ingredient = $this->larder->get($bowl->ingredient);
-            foreach ($ingredient->hazards as $hazard) {
+            foreach ($ingredient->caveats->hazards as $hazard) {
                 $cautions[] = match ($hazard) {
                     Danger::Honey => new Caution($hazard, 'No honey for babies under one year.'),
                     Danger::Law => new Caution($hazard, '{name} is restricted by law in some places.', ['name' => $ingredient->name]),
@@ -141,7 +141,10 @@ final readonly class Cautions
     {
         foreach (array_keys($flow->taken->grams) as $id) {
             $ingredient = $this->larder->get($id);
-            if ((Origin::Dairy === $ingredient->diet && $ingredient->composition->water > 0.2) || null !== $ingredient->cooked) {
+            if (
+                (Origin::Dairy === $ingredient->caveats->diet && $ingredient->composition->water > 0.2)
+                || null !== $ingredient->water->cooked
+            ) {
                 return true;
             }
         }

@@ -81,7 +81,7 @@ final readonly class Plan
     {
         return array_sum(
             array_map(
-                static fn (PlannedStep $s): int => AttentionKind::Constant === $s->step->attention->kind
+                static fn (PlannedStep $s): int => AttentionKind::Constant === $s->step->work->attention->kind
                     ? $s->minutes() * \count($s->people)
                     : 0,
                 $this->steps,

@@ -169,7 +169,7 @@ final readonly class PlanTeller
     {
         return 1.0 === $share
             ? $bowls
-            : array_map(fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $this->kitchen->writer()), $bowls);
+            : array_map(fn (MeasuredBowl $b): MeasuredBowl => $b->times($share, $this->kitchen->measures->writer()), $bowls);
     }
 
     /**

@@ -33,7 +33,7 @@ final readonly class StoreLine
 
     public function buyGrams(): float
     {
-        return $this->packs * $this->ingredient->pack->grams;
+        return $this->packs * $this->ingredient->buying->pack->grams;
     }
 
     public function leftGrams(): float
@@ -49,13 +49,13 @@ final readonly class StoreLine
     /** What is bought, before it is peeled, shelled or pitted; null where nothing is lost. */
     public function beforePreparingGrams(): ?float
     {
-        $kept = array_values($this->ingredient->yields)[0] ?? null;
+        $kept = array_values($this->ingredient->weights->yields)[0] ?? null;
 
         return null === $kept ? null : $this->needGrams / $kept;
     }
 
     public function place(): BuyingPlace
     {
-        return $this->ingredient->from;
+        return $this->ingredient->buying->from;
     }
 }

@@ -27,7 +27,7 @@ final class StoresList
             }
         }
         $there = [];
-        foreach ($kitchen->pantry as $onHand) {
+        foreach ($kitchen->storeroom->pantry as $onHand) {
             if ($onHand->isGoodOn($day)) {
                 $there[$onHand->what] = ($there[$onHand->what] ?? 0.0) + $onHand->grams;
             }
@@ -36,17 +36,17 @@ final class StoresList
         foreach ($byIngredient as $id => $byDish) {
             $ingredient = $larder->get($id);
             $need = array_sum($byDish);
-            $onHand = BuyingPlace::House === $ingredient->from ? $need : $there[$id] ?? 0.0;
-            $packs = max(0, (int) ceil(($need - $onHand) / $ingredient->pack->grams - 1e-9));
+            $onHand = BuyingPlace::House === $ingredient->buying->from ? $need : $there[$id] ?? 0.0;
+            $packs = max(0, (int) ceil(($need - $onHand) / $ingredient->buying->pack->grams - 1e-9));
             $lines[] = new StoreLine(
                 $ingredient,
                 $need,
                 $byDish,
                 $packs,
                 $onHand,
-                $kitchen->prices[$id] ?? null,
+                $kitchen->storeroom->prices[$id] ?? null,
                 self::getOn($ingredient, $day),
-                [] === $ingredient->season || \in_array((int) $day->format('n'), $ingredient->season, true),
+                [] === $ingredient->buying->season || \in_array((int) $day->format('n'), $ingredient->buying->season, true),
                 $reserve[$id] ?? 0.0,
             );
         }
@@ -61,6 +61,8 @@ final class StoresList
     /** A thing that has to be asked for is ordered in time; the rest is fetched as its place has it. */
     private static function getOn(Ingredient $ingredient, \DateTimeImmutable $day): \DateTimeImmutable
     {
-        return $day->setTime(0, 0)->modify(\sprintf('-%d days', max($ingredient->leadDays, $ingredient->from->usualDays())));
+        return $day
+            ->setTime(0, 0)
+            ->modify(\sprintf('-%d days', max($ingredient->buying->leadDays, $ingredient->buying->from->usualDays())));
     }
 }

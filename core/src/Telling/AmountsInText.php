@@ -12,8 +12,9 @@ final readonly class AmountsInText
     private const LONGEST_NAME = 4;
 
     /** Words after which a number is no amount of a thing. */
-    private const NOT_AMOUNTS = '/^(?:min(?:ute)?s?|mins|hours?|hrs?|seconds?|secs?|times?|whistles?|releases?|strings?|threads?|parts?'
-        .'|sides?|days?|people|persons|guests|inch(?:es)?|mm|cm|°|degrees|at a time|or so|more)\b/i';
+    private const NOT_AMOUNTS =
+        '/^(?:min(?:ute)?s?|mins|hours?|hrs?|seconds?|secs?|times?|whistles?|releases?|strings?|threads?|parts?'.
+        '|sides?|days?|people|persons|guests|inch(?:es)?|mm|cm|°|degrees|at a time|or so|more)\b/i';
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -29,8 +30,8 @@ final readonly class AmountsInText
         while (
             1 ===
             preg_match(
-                '/(?<![\w\/.])(?:\d|[½¼¾⅓⅔⅛]|a\b|an\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b'
-                    .'|twelve\b|half\b|quarter\b)/iu',
+                '/(?<![\w\/.])(?:\d|[½¼¾⅓⅔⅛]|a\b|an\b|one\b|two\b|three\b|four\b|five\b|six\b|seven\b|eight\b|nine\b|ten\b'.
+                    '|twelve\b|half\b|quarter\b)/iu',
                 $text,
                 $match,
                 \PREG_OFFSET_CAPTURE,
@@ -65,7 +66,11 @@ final readonly class AmountsInText
         $words = \array_slice(
             preg_split(
                 '/\s+/',
-                (string) preg_replace('/(?:[,;.:(]|\b(?:and|with|in|for|till|until|to|then|on|into|or|is|goes|of it)\b).*$/su', '', $names),
+                (string) preg_replace(
+                    '/(?:[,;.:(]|\b(?:and|with|in|for|till|until|to|then|on|into|or|is|goes|of it)\b).*$/su',
+                    '',
+                    $names,
+                ),
             ) ?:
             [],
             0,
@@ -77,7 +82,10 @@ final readonly class AmountsInText
             if (
                 null !== $line->ingredient
                 && ($hasUnit || null !== $line->grams)
-                && (null !== $line->unit || $hasUnit || null !== $line->ingredient->eachGrams || [] !== $line->ingredient->small)
+                && (null !== $line->unit
+                    || $hasUnit
+                    || null !== $line->ingredient->weights->eachGrams
+                    || [] !== $line->ingredient->weights->small)
             ) {
                 return $line;
             }
@@ -100,8 +108,8 @@ final readonly class AmountsInText
             null === $last?->grams
             || 1 !==
                 preg_match(
-                    '/\b(double|twice|half|the same|an equal|equal|thrice)\b (?:that |the |as much |amount |quantity |measure |of |in '
-                        .')+([a-z][a-z -]{2,30})/i',
+                    '/\b(double|twice|half|the same|an equal|equal|thrice)\b (?:that |the |as much |amount |quantity |measure |of |in '.
+                        ')+([a-z][a-z -]{2,30})/i',
                     $text,
                     $match,
                 )
@@ -114,7 +122,9 @@ final readonly class AmountsInText
             $line = (new LineReader($this->larder, $this->cupMl))->read(implode(' ', \array_slice($words, 0, $count)));
             if (null !== $line->ingredient && $line->ingredient->id !== $last->ingredient?->id) {
                 // "double" of a measure: by volume, as cups are meant.
-                $grams = ($factor * $last->grams * $line->ingredient->bulkDensity) / max(0.01, $last->ingredient->bulkDensity ?? 1.0);
+                $grams =
+                    ($factor * $last->grams * $line->ingredient->weights->bulkDensity) /
+                    max(0.01, $last->ingredient->weights->bulkDensity ?? 1.0);
 
                 return [
                     new IngredientLine(null, null, $line->ingredient, $line->named, '', $grams, [

@@ -12,10 +12,11 @@ use FeastLadle\Larder\Larder;
 final readonly class LineReader
 {
     /** Words that say what was done to a thing, or which sort is meant, but are not its name. */
-    private const MANNER = '/\b(thick|thin|fresh(ly)?|fine(ly)?|coarse(ly)?|thin(ly)?|roughly|chopped|diced|sliced|slivered|grated'
-        .'|ground|crushed|powdered|powder|roasted|toasted|melted|warm|hot|cold|boiled|chilled|ripe|raw|peeled|soaked|washed|good|best'
-        .'|plain|pure|heaped|level|extra|optional|of|the|some|for frying|for garnish|for greasing|to taste|as needed|as required|if '
-        .'you like)\b/i';
+    private const MANNER =
+        '/\b(thick|thin|fresh(ly)?|fine(ly)?|coarse(ly)?|thin(ly)?|roughly|chopped|diced|sliced|slivered|grated'.
+        '|ground|crushed|powdered|powder|roasted|toasted|melted|warm|hot|cold|boiled|chilled|ripe|raw|peeled|soaked|washed|good|best'.
+        '|plain|pure|heaped|level|extra|optional|of|the|some|for frying|for garnish|for greasing|to taste|as needed|as required|if '.
+        'you like)\b/i';
 
     public function __construct(private Larder $larder, private float $cupMl)
     {
@@ -132,10 +133,11 @@ final readonly class LineReader
         if (null === $unit || SpokenUnit::Piece === $unit || SpokenUnit::Pack === $unit) {
             $one =
                 SpokenUnit::Pack === $unit
-                    ? $ingredient->pack->grams
-                    : $ingredient->eachGrams ??
-                        ($ingredient->small['piece'] ??
-                            ($ingredient->small['pod'] ?? ($ingredient->small['clove'] ?? ($ingredient->small['leaf'] ?? null))));
+                    ? $ingredient->buying->pack->grams
+                    : $ingredient->weights->eachGrams ??
+                        ($ingredient->weights->small['piece'] ??
+                            ($ingredient->weights->small['pod'] ??
+                                ($ingredient->weights->small['clove'] ?? ($ingredient->weights->small['leaf'] ?? null))));
             if (null === $one) {
                 $guesses[] = new Guess('how much one weighs is not known');
 
@@ -154,14 +156,15 @@ final readonly class LineReader
                 $guesses[] = new Guess('a handful was taken as 60 ml');
             }
 
-            return $amount * $ml * $ingredient->bulkDensity;
+            return $amount * $ml * $ingredient->weights->bulkDensity;
         }
         $small =
-            $ingredient->small[$unit->value] ??
-            ($ingredient->small['clove'] ?? ($ingredient->small['stick'] ?? ($ingredient->small['blade'] ?? null)));
+            $ingredient->weights->small[$unit->value] ??
+            ($ingredient->weights->small['clove'] ??
+                ($ingredient->weights->small['stick'] ?? ($ingredient->weights->small['blade'] ?? null)));
         if (null === $small && SpokenUnit::Pinch === $unit) {
             // An eighth of a teaspoon, as a kitchen estimate.
-            $small = 0.625 * $ingredient->bulkDensity;
+            $small = 0.625 * $ingredient->weights->bulkDensity;
             $guesses[] = new Guess('a pinch was taken as an eighth of a teaspoon');
         }
 

@@ -29,7 +29,7 @@ final readonly class CoolingTimes
     {
         $step = $flow->step;
         $around = Process::Chill === $step->process ? self::COLD_SPACE_CELSIUS : $this->kitchen->climate->roomCelsius;
-        $target = TargetKind::Celsius === $step->target->kind ? $step->target->value : $around + 5;
+        $target = TargetKind::Celsius === $step->work->target->kind ? $step->work->target->value : $around + 5;
         $count = \count($pot->vessels);
         $shape = $pot->vessel()->shape;
         $ml = $flow->taken->volumeMl($this->larder) / $count;
@@ -41,7 +41,7 @@ final readonly class CoolingTimes
         } else {
             $surface = $shape->surfaceM2($depthM * 1000);
             $walls = ((2 * \M_PI * $shape->radiusMm($depthM * 500)) / 1000) * $depthM;
-            $tau = Cooling::liquidTauMinutes($kg, $specificHeat, $surface + $walls, $step->time->medium->filmWm2K());
+            $tau = Cooling::liquidTauMinutes($kg, $specificHeat, $surface + $walls, $step->work->time->medium->filmWm2K());
         }
 
         $account?->say('From {from} to {to} °C with {around} °C around it: every {tau} min it comes nearer by the factor e.', [
@@ -68,7 +68,7 @@ final readonly class CoolingTimes
             $depthM,
             $depthM,
             self::SLAB_CONDUCTIVITY,
-            $flow->step->time->medium->filmWm2K(),
+            $flow->step->work->time->medium->filmWm2K(),
         );
     }
 }

@@ -79,8 +79,8 @@ final readonly class FireTimes
     /** Whether the lid belongs on until it is hot: open it would lose most of what the fire gives, and it does not climb. */
     public function wantsLid(StepFlow $flow, PotChoice $pot, Burner $burner): bool
     {
-        $to = match ($flow->step->time->growth) {
-            Growth::WarmUp => min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
+        $to = match ($flow->step->work->time->growth) {
+            Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
             Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
             default => null,
         };
@@ -121,10 +121,10 @@ final readonly class FireTimes
             $fatKg += ($grams / 1000) * $this->larder->get($id)->composition->fat;
         }
         $dryKg = $flow->taken->massGrams() / 1000 - $fatKg;
-        $moisture = $flow->step->leaving->waterShare;
+        $moisture = $flow->step->gives->leaving->waterShare;
         $energy = Roast::energyKj($dryKg, $fatKg, $moisture, $flow->taken->celsius);
-        $referenceKw = self::REFERENCE_KW * max(Flame::Low->share(), $flow->step->flame->share());
-        $browning = Roast::browningMinutes($flow->step->time->likelyMinutes, $energy / max(0.01, $scale), $referenceKw);
+        $referenceKw = self::REFERENCE_KW * max(Flame::Low->share(), $flow->step->work->flame->share());
+        $browning = Roast::browningMinutes($flow->step->work->time->likelyMinutes, $energy / max(0.01, $scale), $referenceKw);
 
         $net = $this->netKw($flow, $pot, $burner, $account);
         $account?->say(
@@ -161,9 +161,9 @@ final readonly class FireTimes
             return 0.0;
         }
         $pieceKg = $flow->taken->massGrams() / $flow->taken->pieces / 1000;
-        $heat = Frying::heatKj($frying->piecesPerLoad, $pieceKg, $flow->taken->celsius, $flow->step->leaving->waterShare);
+        $heat = Frying::heatKj($frying->piecesPerLoad, $pieceKg, $flow->taken->celsius, $flow->step->gives->leaving->waterShare);
 
-        return $frying->loads * Frying::recoveryMinutes($heat, $this->netKw($flow, $pot, $burner), $flow->step->time->likelyMinutes);
+        return $frying->loads * Frying::recoveryMinutes($heat, $this->netKw($flow, $pot, $burner), $flow->step->work->time->likelyMinutes);
     }
 
     /** Power in kW that reaches the food, under what it stands at the heated base. */
@@ -173,14 +173,14 @@ final readonly class FireTimes
         $depth = $shape->depthMm(max($flow->taken->volumeMl($this->larder), $pot->frying->fullestMl ?? 0.0));
 
         $base = $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2);
-        $gives = $burner->netKw($flow->step->flame);
+        $gives = $burner->netKw($flow->step->work->flame);
         $cap = $flow->heatCap($this->larder);
         $net = $cap->limit($gives, $base);
         $account?->say('{fire}: {kilowatts} kW × {efficiency} that reach the pot × {flame} for the flame = {gives} kW.', [
             'fire' => $burner->name,
             'kilowatts' => $burner->kilowatts,
             'efficiency' => $burner->fuel->efficiency(),
-            'flame' => $flow->step->flame->share(),
+            'flame' => $flow->step->work->flame->share(),
             'gives' => round($gives, 2),
         ]);
         if ($net < $gives - 1e-9) {

@@ -41,7 +41,7 @@ final readonly class StepTimer
      */
     public function minutes(StepFlow $flow, ?PotChoice $pot, float $scale, ?Burner $burner, ?TimeAccount $account = null): ?Minutes
     {
-        $time = $flow->step->time;
+        $time = $flow->step->work->time;
         if (\in_array($time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)) {
             return $this->byRecipe($flow, $pot, $scale, $burner, $account);
         }
@@ -56,7 +56,7 @@ final readonly class StepTimer
                         $flow,
                         $pot,
                         $burner,
-                        min($flow->step->target->value, $this->kitchen->climate->boilingCelsius()),
+                        min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
                         $account,
                     ),
                     Growth::BoilOff => $this->onFire->boilOff($flow, $pot, $burner, $account),
@@ -76,7 +76,7 @@ final readonly class StepTimer
     /** The recipe's own minutes, and how they grow. */
     private function byRecipe(StepFlow $flow, ?PotChoice $pot, float $scale, ?Burner $burner, ?TimeAccount $account): Minutes
     {
-        $time = $flow->step->time;
+        $time = $flow->step->work->time;
         $factor = match ($time->growth) {
             Growth::Mass => max(0.05, $scale) ** $time->power,
             Growth::Load => (float) $this->loads($flow, $pot),
@@ -151,11 +151,11 @@ final readonly class StepTimer
     private function byPiece(StepFlow $flow, ?TimeAccount $account): Minutes
     {
         $pieces = $flow->gives->pieces > 0 ? $flow->gives->pieces : $flow->taken->pieces;
-        $people = max(1, $flow->step->attention->people);
-        $likely = ($pieces * $flow->step->time->secondsEach) / $people / 60;
+        $people = max(1, $flow->step->work->attention->people);
+        $likely = ($pieces * $flow->step->work->time->secondsEach) / $people / 60;
         $account?->say('{pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min.', [
             'pieces' => floor($pieces + 1e-6),
-            'seconds' => $flow->step->time->secondsEach,
+            'seconds' => $flow->step->work->time->secondsEach,
             'people' => $people,
             'minutes' => round($likely, 1),
         ]);
@@ -167,11 +167,11 @@ final readonly class StepTimer
     private function softening(StepFlow $flow, ?PotChoice $pot, float $scale): float
     {
         return match (true) {
-            !$flow->softens || Growth::Load === $flow->step->time->growth => 1.0,
+            !$flow->softens || Growth::Load === $flow->step->work->time->growth => 1.0,
             Process::Steep === $flow->step->process => null === $pot
                 ? 1.0
                 : SteepingTime::factor(
-                    $flow->step->time->likelyMinutes,
+                    $flow->step->work->time->likelyMinutes,
                     $flow->taken,
                     $pot->vessel(),
                     $scale,
@@ -185,7 +185,7 @@ final readonly class StepTimer
 
     private function isAtTheOpenBoil(Step $step): bool
     {
-        return Flame::None !== $step->flame && \in_array($step->process, [Process::Boil, Process::Simmer], true);
+        return Flame::None !== $step->work->flame && \in_array($step->process, [Process::Boil, Process::Simmer], true);
     }
 
     /** How many times the pan, jar or tier is filled. */
@@ -193,12 +193,12 @@ final readonly class StepTimer
     {
         $pieces = max($flow->gives->pieces, $flow->taken->pieces);
         $own =
-            null === $flow->step->time->loads
+            null === $flow->step->work->time->loads
                 ? null
                 : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
 
         return $pot->frying->loads ??
             ($own ??
-                ($flow->step->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1));
+                ($flow->step->work->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1));
     }
 }

@@ -61,8 +61,8 @@ final class DraftOfTellingTest extends TestCase
         self::assertSame('simmer-2', $recipe->step('mix-in')->vessel?->continues);
         self::assertSame([], $recipe->step('strain')->sources(), 'melting jaggery begins something of its own');
         self::assertSame(['mix-in', 'fry-garnish'], $recipe->step('garnish')->sources());
-        self::assertStringContainsString('It will look thin', $recipe->step('simmer')->say);
-        self::assertSame('Golden', $recipe->step('fry-garnish')->cues[0]->sign ?? null);
+        self::assertStringContainsString('It will look thin', $recipe->step('simmer')->words->say);
+        self::assertSame('Golden', $recipe->step('fry-garnish')->words->cues[0]->sign ?? null);
     }
 
     public function testTheQuestionsThatChangeTheSweetMostAreAskedFirst(): void

@@ -37,7 +37,7 @@ final class MakeOrBuyTest extends TestCase
         // The jaggery is priced by the pack, the water comes from the tap.
         $jaggery = $quantities->dishes['base-jaggery-syrup']->measured['jaggery'];
         self::assertEqualsWithDelta(
-            (1.9 * $jaggery) / Shipped::larder()->get('jaggery')->pack->grams,
+            (1.9 * $jaggery) / Shipped::larder()->get('jaggery')->buying->pack->grams,
             $syrup->makeCost ?? 0,
             0.02 * ($syrup->makeCost ?? 0),
         );
@@ -79,7 +79,7 @@ final class MakeOrBuyTest extends TestCase
         $kitchen = $this->kitchen(['date-syrup' => 3.0]);
         $quantities = (new QuantityPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), $kitchen);
         $syrup = MakeOrBuy::all(Shipped::templeFeast(), $kitchen, $quantities, Shipped::larder())['jaggery-syrup'];
-        $packs = ceil($syrup->buyGrams / Shipped::larder()->get('date-syrup')->pack->grams);
+        $packs = ceil($syrup->buyGrams / Shipped::larder()->get('date-syrup')->buying->pack->grams);
 
         self::assertEqualsWithDelta(3.0 * $packs, $syrup->buyCost ?? 0, 1e-9, 'whole packs');
         self::assertNull($syrup->makeCost, 'nothing that goes in has a price');

@@ -61,7 +61,7 @@ final class EquipmentTest extends TestCase
     public function testToolsScalesRulesAndPantryAreReadAndTheirFaultsFound(): void
     {
         $temple = Shipped::temple();
-        self::assertSame(20.0, $temple->scales[2]->stepGrams);
+        self::assertSame(20.0, $temple->measures->scales[2]->stepGrams);
         self::assertSame(3, $temple->tools['stone-grinder']->loads(9000, 0));
         $faulty = [
             ...Shipped::document('kitchens/plain'),

@@ -66,9 +66,9 @@ final class ReadersTest extends TestCase
     public function testEveryIngredientOfTheLarderIsPlausible(): void
     {
         foreach (Shipped::larder()->all() as $ingredient) {
-            self::assertGreaterThan(0.05, $ingredient->bulkDensity, $ingredient->id);
+            self::assertGreaterThan(0.05, $ingredient->weights->bulkDensity, $ingredient->id);
             // A gram in the pot takes up no more room than it does lying loosely in a cup.
-            self::assertLessThanOrEqual(1 / $ingredient->bulkDensity + 0.01, $ingredient->potMl, $ingredient->id);
+            self::assertLessThanOrEqual(1 / $ingredient->weights->bulkDensity + 0.01, $ingredient->weights->potMl, $ingredient->id);
             self::assertGreaterThanOrEqual(1.5, $ingredient->composition->specificHeat(), $ingredient->id);
         }
     }

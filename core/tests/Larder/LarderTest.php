@@ -58,7 +58,7 @@ final class LarderTest extends TestCase
         self::assertGreaterThanOrEqual(110, \count($all));
         foreach ($all as $id => $ingredient) {
             self::assertSame($id, $ingredient->id);
-            self::assertGreaterThan(0, $ingredient->pack->grams);
+            self::assertGreaterThan(0, $ingredient->buying->pack->grams);
             self::assertNotContains($ingredient->name, $ingredient->names, $id.' repeats its name');
         }
     }
@@ -66,30 +66,30 @@ final class LarderTest extends TestCase
     public function testMilkIsDairyHoneyIsOfAnAnimalAndTheRestIsOfPlants(): void
     {
         foreach (Shipped::larder()->all() as $ingredient) {
-            if (\in_array('milk', $ingredient->allergens, true)) {
-                self::assertSame(Origin::Dairy, $ingredient->diet, $ingredient->id);
+            if (\in_array('milk', $ingredient->caveats->allergens, true)) {
+                self::assertSame(Origin::Dairy, $ingredient->caveats->diet, $ingredient->id);
             }
-            if (Origin::Dairy === $ingredient->diet) {
-                self::assertContains('milk', $ingredient->allergens, $ingredient->id);
+            if (Origin::Dairy === $ingredient->caveats->diet) {
+                self::assertContains('milk', $ingredient->caveats->allergens, $ingredient->id);
             }
         }
-        self::assertSame(Origin::Animal, Shipped::larder()->get('honey')->diet);
+        self::assertSame(Origin::Animal, Shipped::larder()->get('honey')->caveats->diet);
     }
 
     public function testSmallWordsAreGrams(): void
     {
-        self::assertSame(0.05, Shipped::larder()->get('saffron')->small['pinch']);
+        self::assertSame(0.05, Shipped::larder()->get('saffron')->weights->small['pinch']);
         // A pinch times sixty is grams.
-        self::assertEqualsWithDelta(3.0, 60 * Shipped::larder()->get('saffron')->small['pinch'], 1e-9);
+        self::assertEqualsWithDelta(3.0, 60 * Shipped::larder()->get('saffron')->weights->small['pinch'], 1e-9);
     }
 
     public function testSoakedGrainTakesLessThanItTakesInAll(): void
     {
         foreach (Shipped::larder()->all() as $ingredient) {
-            if (null !== $ingredient->soak && null !== $ingredient->cooked) {
-                self::assertLessThan($ingredient->cooked, $ingredient->soak, $ingredient->id);
+            if (null !== $ingredient->water->soak && null !== $ingredient->water->cooked) {
+                self::assertLessThan($ingredient->water->cooked, $ingredient->water->soak, $ingredient->id);
             }
         }
-        self::assertSame(196.8, round(Shipped::larder()->get('rice')->cupGrams(240), 1));
+        self::assertSame(196.8, round(Shipped::larder()->get('rice')->weights->cupGrams(240), 1));
     }
 }

@@ -62,7 +62,7 @@ final class ScarceThingsTest extends TestCase
         $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::bellYard());
         $stirs = array_filter(
             $plan->steps,
-            static fn ($s): bool => $s->step->attention->turnMinutes > 0 && $s->minutes() > $s->step->attention->turnMinutes,
+            static fn ($s): bool => $s->step->work->attention->turnMinutes > 0 && $s->minutes() > $s->step->work->attention->turnMinutes,
         );
         self::assertNotEmpty($stirs);
         foreach ($stirs as $step) {

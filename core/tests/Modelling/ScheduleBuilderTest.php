@@ -11,6 +11,8 @@ use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Fuel;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\Measures;
+use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\LinkType;
@@ -80,7 +82,10 @@ final class ScheduleBuilderTest extends TestCase
     public function testConstantAttentionTakesMostOfAPersonAndWatchingAShare(): void
     {
         $activities = $this->draft()->problem->activities;
-        self::assertSame([75, ['asha']], [$activities['kesari/1/roast']->needs[1]->units, $activities['kesari/1/roast']->needs[1]->from]);
+        self::assertSame(
+            [75, ['asha']],
+            [$activities['kesari/1/roast']->needs[1]->units, $activities['kesari/1/roast']->needs[1]->from],
+        );
         self::assertSame(20, $activities['kesari/1/liquid']->needs[1]->units);
         self::assertSame(['nilu', 'asha'], $activities['kesari/0/dice']->needs[0]->from, 'helpers first');
         self::assertSame([], $activities['barfi/1/set']->needs);
@@ -123,10 +128,9 @@ final class ScheduleBuilderTest extends TestCase
             ['spark' => new Burner('spark', 'Candle', Fuel::Gas, 0.3, 40)],
             $kitchen->vessels,
             $kitchen->people,
-            240,
-            1,
             new Climate(27, 0.6, 0),
-            30,
+            new Measures(240, 1),
+            new Storeroom(30),
         );
         $obstacles = $this->draft(null, $spark)->obstacles;
         // Not the barfi, whose minutes are told, nor the kesari, whose syrup gets hot under a lid.
@@ -156,7 +160,15 @@ final class ScheduleBuilderTest extends TestCase
     public function testTooLittleColdSpaceIsSaid(): void
     {
         $kitchen = Shipped::kitchen();
-        $warm = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, new Climate(27, 0.6, 0), 1.0);
+        $warm = new Kitchen(
+            $kitchen->name,
+            $kitchen->burners,
+            $kitchen->vessels,
+            $kitchen->people,
+            new Climate(27, 0.6, 0),
+            new Measures(240, 1),
+            new Storeroom(1.0),
+        );
         $obstacles = $this->draft(null, $warm)->obstacles;
         self::assertSame(['basundi'], array_map(static fn ($o): string => $o->dish, $obstacles));
         self::assertStringContainsString('cold space', $obstacles[0]->sentence->id);
@@ -165,7 +177,15 @@ final class ScheduleBuilderTest extends TestCase
     public function testARoomTooWarmToSetIsSaid(): void
     {
         $kitchen = Shipped::kitchen();
-        $hot = new Kitchen($kitchen->name, $kitchen->burners, $kitchen->vessels, $kitchen->people, 240, 1, new Climate(36, 0.6, 0), 30);
+        $hot = new Kitchen(
+            $kitchen->name,
+            $kitchen->burners,
+            $kitchen->vessels,
+            $kitchen->people,
+            new Climate(36, 0.6, 0),
+            new Measures(240, 1),
+            new Storeroom(30),
+        );
         self::assertContains('barfi', array_map(static fn ($o): string => $o->dish, $this->draft(null, $hot)->obstacles));
     }
 

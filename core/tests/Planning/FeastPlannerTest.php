@@ -61,7 +61,10 @@ final class FeastPlannerTest extends TestCase
                     continue;
                 }
                 self::assertFalse(null !== $a->burner && $a->burner === $b->burner, $a->key->id().' and '.$b->key->id());
-                if (AttentionKind::Constant === $a->step->attention->kind && AttentionKind::Constant === $b->step->attention->kind) {
+                if (
+                    AttentionKind::Constant === $a->step->work->attention->kind
+                    && AttentionKind::Constant === $b->step->work->attention->kind
+                ) {
                     self::assertSame([], array_intersect($a->people, $b->people), $a->key->id().' and '.$b->key->id());
                 }
             }
@@ -83,7 +86,7 @@ final class FeastPlannerTest extends TestCase
         foreach ($this->plan(18)->steps as $step) {
             if (\in_array('nilu', $step->people, true)) {
                 self::assertGreaterThanOrEqual('15:00', $step->start->format('H:i'), $step->key->id());
-                self::assertSame('any', $step->step->attention->skill->value);
+                self::assertSame('any', $step->step->work->attention->skill->value);
             }
         }
     }
@@ -99,7 +102,7 @@ final class FeastPlannerTest extends TestCase
         }
         foreach ($plan->quantities->stores as $line) {
             self::assertGreaterThanOrEqual($line->needGrams - 1e-6, $line->onHandGrams + $line->buyGrams(), $line->ingredient->id);
-            self::assertLessThan($line->ingredient->pack->grams, $line->leftGrams(), $line->ingredient->id);
+            self::assertLessThan($line->ingredient->buying->pack->grams, $line->leftGrams(), $line->ingredient->id);
             if ('frying-oil' !== $line->ingredient->id) {
                 self::assertEqualsWithDelta($fromBowls[$line->ingredient->id], $line->needGrams, 1e-6, $line->ingredient->id);
             }

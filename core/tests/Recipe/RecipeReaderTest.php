@@ -41,7 +41,10 @@ final class RecipeReaderTest extends TestCase
             $wasted =
                 $flow->waste -
                 array_sum(
-                    array_map(static fn (Output $o): float => $o->waste ? $flow->outputs[$o->id]->massGrams() : 0.0, $flow->step->outputs),
+                    array_map(
+                        static fn (Output $o): float => $o->waste ? $flow->outputs[$o->id]->massGrams() : 0.0,
+                        $flow->step->gives->outputs,
+                    ),
                 );
             self::assertEqualsWithDelta(
                 $flow->taken->massGrams() - $flow->waterOff + $flow->fatDrunk - $wasted,
@@ -98,7 +101,11 @@ final class RecipeReaderTest extends TestCase
             ['/steps/7/id', '/steps/5', '/steps/7', '/steps/7'],
             'used twice',
         ];
-        yield 'a negative amount' => [['/steps/0/takes/0/grams' => -3000], ['/steps/0/takes/0/grams'], 'from 0.01 to 100000, not -3000'];
+        yield 'a negative amount' => [
+            ['/steps/0/takes/0/grams' => -3000],
+            ['/steps/0/takes/0/grams'],
+            'from 0.01 to 100000, not -3000',
+        ];
         yield 'a flame under no pot' => [
             ['/steps/0/vessel' => null, '/steps/1/vessel' => ['kind' => 'pot']],
             ['/steps/0/flame'],

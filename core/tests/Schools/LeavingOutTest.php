@@ -65,7 +65,7 @@ final class LeavingOutTest extends TestCase
         $pressed = Shipped::recipe('sesame-balls', new Choices(['shape' => 'pressed']));
 
         self::assertSame(['press'], $pressed->step('roll')->sources());
-        self::assertSame(1, $pressed->step('roll')->attention->people);
+        self::assertSame(1, $pressed->step('roll')->work->attention->people);
         self::assertNotSame('', $pressed->way->schools[0]->options['pressed']->loses);
         self::assertFalse($pressed->isWorkedLike(Shipped::recipe('sesame-balls')));
     }

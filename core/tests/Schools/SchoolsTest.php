@@ -28,8 +28,8 @@ final class SchoolsTest extends TestCase
 
         self::assertArrayNotHasKey('warm', $written->steps);
         self::assertArrayHasKey('warm', $dry->steps);
-        self::assertSame(4320, $dry->step('roast')->keeping?->minutes, 'roasted dry it keeps for days');
-        self::assertNull($written->step('roast')->keeping);
+        self::assertSame(4320, $dry->step('roast')->gives->keeping?->minutes, 'roasted dry it keeps for days');
+        self::assertNull($written->step('roast')->gives->keeping);
         self::assertSame(
             ['water', 'saffron'],
             array_column($dry->step('liquid')->takes, 'ingredient'),
@@ -73,12 +73,12 @@ final class SchoolsTest extends TestCase
     {
         self::assertEqualsWithDelta(
             12 * 1.2,
-            Shipped::recipe('pineapple-kesari', new Choices([], ['roast' => 1.2]))->step('roast')->time->likelyMinutes,
+            Shipped::recipe('pineapple-kesari', new Choices([], ['roast' => 1.2]))->step('roast')->work->time->likelyMinutes,
             1e-9,
         );
         self::assertEqualsWithDelta(
             0.5 / 1.25,
-            Shipped::recipe('basundi', new Choices([], ['firm' => 1.25]))->step('reduce')->target->value,
+            Shipped::recipe('basundi', new Choices([], ['firm' => 1.25]))->step('reduce')->work->target->value,
             1e-9,
             'firmer is reduced further',
         );
