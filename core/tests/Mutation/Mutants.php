@@ -43,7 +43,12 @@ final class Mutants
         );
         $mutants = [];
         foreach ($nodes as $node) {
-            if ($node instanceof BinaryOp && isset(self::OPERATORS[$node::class])) {
+            if ($node instanceof Node\DeclareItem) {
+                // What is declared is no constant of a law: the value below it is skipped.
+                $declared = $node->value;
+            } elseif ($node === ($declared ?? null)) {
+                continue;
+            } elseif ($node instanceof BinaryOp && isset(self::OPERATORS[$node::class])) {
                 [$from, $to] = self::OPERATORS[$node::class];
                 $start = $node->left->getEndFilePos() + 1;
                 $between = substr($source, $start, $node->right->getStartFilePos() - $start);

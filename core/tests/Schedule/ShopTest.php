@@ -9,14 +9,11 @@ use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Problem;
-use FeastLadle\Schedule\ProblemReader;
 use FeastLadle\Schedule\Shop;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\Solver;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
 /** Job shops, among them classical ones whose optima are published. */
 final class ShopTest extends TestCase
@@ -39,7 +36,7 @@ final class ShopTest extends TestCase
     #[DataProvider('classical')]
     public function testAClassicalShopComesToItsOptimumOrNear(array $jobs, int $optimum, int $steps, float $off): void
     {
-        $problem = self::shop($jobs);
+        $problem = RandomShop::problem($jobs);
         $solution = (new Solver())->solve($problem, Budget::iterations($steps), 3);
         self::assertSame([], (new Audit())->faults($problem, $solution));
         self::assertGreaterThanOrEqual($optimum, $solution->objective);
@@ -58,17 +55,7 @@ final class ShopTest extends TestCase
     #[DataProvider('seeds')]
     public function testRandomShopsPassTheAuditAndTheSameSeedGivesTheSame(int $seed): void
     {
-        $random = new Randomizer(new Mt19937($seed));
-        $jobs = [];
-        $machines = $random->getInt(2, 5);
-        for ($j = $random->getInt(2, 8); $j > 0; --$j) {
-            $row = [];
-            foreach ($random->shuffleArray(range(0, $machines - 1)) as $machine) {
-                array_push($row, $machine, $random->getInt(1, 40));
-            }
-            $jobs[] = $row;
-        }
-        $problem = self::shop($jobs, $random->getInt(0, 1) * $random->getInt(1, 9));
+        $problem = RandomShop::of($seed);
         $first = (new Solver())->solve($problem, Budget::iterations(400), $seed);
         self::assertSame([], (new Audit())->faults($problem, $first));
         self::assertEquals(self::starts($first), self::starts((new Solver())->solve($problem, Budget::iterations(400), $seed)));
@@ -78,23 +65,23 @@ final class ShopTest extends TestCase
     public function testOnlyQuestionsOfOrderAreSearchedSo(): void
     {
         $jobs = [[0, 5, 1, 5], [1, 5, 0, 5]];
-        self::assertNotNull(Shop::of(new Network(self::shop($jobs))));
-        self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['objective' => ['kind' => 'just-in-time']]))));
+        self::assertNotNull(Shop::of(new Network(RandomShop::problem($jobs))));
+        self::assertNull(Shop::of(new Network(RandomShop::problem($jobs, 0, ['objective' => ['kind' => 'just-in-time']]))));
         self::assertNull(
-            Shop::of(new Network(self::shop($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]]))),
+            Shop::of(new Network(RandomShop::problem($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]]))),
         );
         self::assertNull(
             Shop::of(
-                new Network(self::shop($jobs, 0, ['holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]]])),
+                new Network(RandomShop::problem($jobs, 0, ['holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]]])),
             ),
         );
-        self::assertNull(Shop::of(new Network(self::shop($jobs, 0, ['resources' => [['id' => 'm0', 'capacity' => 2], ['id' => 'm1']]]))));
+        self::assertNull(Shop::of(new Network(RandomShop::problem($jobs, 0, ['resources' => [['id' => 'm0', 'capacity' => 2], ['id' => 'm1']]]))));
     }
 
     public function testLinksInACircleAreNoShop(): void
     {
         // The reader refuses these; a problem that is built may still hold them.
-        $sound = self::shop([[0, 5, 1, 5]]);
+        $sound = RandomShop::problem([[0, 5, 1, 5]]);
         $problem = new Problem(
             $sound->horizonStart,
             $sound->horizonEnd,
@@ -112,41 +99,5 @@ final class ShopTest extends TestCase
     private static function starts(Solution $solution): array
     {
         return array_map(static fn ($p): int => $p->start, $solution->activities);
-    }
-
-    /**
-     * @param list<list<int>>      $jobs   machine and length by turns
-     * @param array<string, mixed> $change
-     */
-    private static function shop(array $jobs, int $turnover = 0, array $change = []): Problem
-    {
-        $activities = [];
-        $links = [];
-        $machines = [];
-        foreach ($jobs as $j => $row) {
-            foreach (array_chunk($row, 2) as $k => $pair) {
-                $machines[$pair[0]] = ['id' => 'm'.$pair[0], 'turnover' => $turnover];
-                $activities[] = ['id' => "j{$j}o$k", 'duration' => $pair[1] ?? 1, 'needs' => [['from' => ['m'.$pair[0]]]]];
-                if ($k > 0) {
-                    $links[] = ['from' => "j{$j}o".($k - 1), 'to' => "j{$j}o$k"];
-                }
-            }
-        }
-
-        return (new ProblemReader())->read(
-            json_encode(
-                [
-                    'format' => Problem::FORMAT,
-                    'version' => 1,
-                    'horizon' => [0, 9000],
-                    'resources' => array_values($machines),
-                    'activities' => $activities,
-                    'links' => $links,
-                    'objective' => ['kind' => 'makespan'],
-                    ...$change,
-                ],
-                \JSON_THROW_ON_ERROR,
-            ),
-        );
     }
 }
