@@ -36,7 +36,9 @@ final class SearchFrozenTest extends TestCase
     /** @return iterable<string, array{string, int}> kind and which part of it */
     public static function parts(): iterable
     {
-        foreach (['mixed' => 6, 'large' => 2, 'kitchen' => 3, 'shop' => 3, 'windows' => 4, 'replan' => 4, 'chances' => 3] as $kind => $parts) {
+        foreach (
+            ['mixed' => 6, 'large' => 2, 'kitchen' => 3, 'shop' => 3, 'windows' => 4, 'replan' => 4, 'chances' => 3] as $kind => $parts
+        ) {
             for ($part = 0; $part < $parts; ++$part) {
                 yield "$kind $part" => [$kind, $part];
             }
@@ -48,16 +50,22 @@ final class SearchFrozenTest extends TestCase
     {
         $lines = '';
         for ($seed = self::TOGETHER * $part + 1; $seed <= self::TOGETHER * ($part + 1); ++$seed) {
-            $lines .= $seed.': '.match ($kind) {
-                'mixed' => $this->mixed(RandomProblem::document($seed), $seed),
-                'large' => $this->mixed(RandomProblem::document(500 + $seed, 26 + $seed % 9), $seed),
-                'kitchen' => $this->kitchen($seed),
-                'shop' => $this->told((new Solver())->solve(RandomShop::of($seed), Budget::iterations(40 + 20 * ($seed % 9)), $seed)),
-                'windows' => $this->windows($seed),
-                'replan' => $this->replan($seed),
-                'chances' => $this->chances($seed),
-                default => throw new \LogicException($kind),
-            }."\n";
+            $lines .=
+                $seed.
+                ': '.
+                match ($kind) {
+                    'mixed' => $this->mixed(RandomProblem::document($seed), $seed),
+                    'large' => $this->mixed(RandomProblem::document(500 + $seed, 26 + ($seed % 9)), $seed),
+                    'kitchen' => $this->kitchen($seed),
+                    'shop' => $this->told(
+                        (new Solver())->solve(RandomShop::of($seed), Budget::iterations(40 + 20 * ($seed % 9)), $seed),
+                    ),
+                    'windows' => $this->windows($seed),
+                    'replan' => $this->replan($seed),
+                    'chances' => $this->chances($seed),
+                    default => throw new \LogicException($kind),
+                }.
+                "\n";
         }
         Frozen::compare("$kind-$part", $lines);
     }
@@ -67,7 +75,7 @@ final class SearchFrozenTest extends TestCase
     {
         $problem = $this->problem($document);
         $quick = (new Solver())->solve($problem, Budget::iterations($seed % 5), $seed);
-        $long = (new Solver())->solve($problem, Budget::milliseconds(1 + $seed % 4)->patient(1 + $seed % 3), $seed);
+        $long = (new Solver())->solve($problem, Budget::milliseconds(1 + ($seed % 4))->patient(1 + ($seed % 3)), $seed);
 
         return $this->told($quick).' | '.$this->told($long);
     }
@@ -75,7 +83,7 @@ final class SearchFrozenTest extends TestCase
     private function kitchen(int $seed): string
     {
         $problem = $this->problem(GeneratedKitchen::of($seed, 40 + $seed)[0]);
-        $first = (new Solver())->solve($problem, Budget::iterations(1 + $seed % 9), $seed);
+        $first = (new Solver())->solve($problem, Budget::iterations(1 + ($seed % 9)), $seed);
         $again = (new Solver())->solve($problem, Budget::iterations(6), $seed + 1, $first, 0 === $seed % 2);
 
         return $this->told($first).' | '.$this->told($again);
@@ -83,16 +91,19 @@ final class SearchFrozenTest extends TestCase
 
     private function windows(int $seed): string
     {
-        $problem = $this->problem(RandomProblem::document(900 + $seed, 8 + $seed % 30));
+        $problem = $this->problem(RandomProblem::document(900 + $seed, 8 + ($seed % 30)));
         $windows = new Propagation(new Network($problem));
 
-        return json_encode([
-            $windows->earliest,
-            $windows->latest,
-            \count($windows->arcs),
-            substr(hash('xxh3', serialize($windows->arcs)), 0, 8),
-            array_map(static fn (Conflict $c): string => $c->kind->value.': '.$c->text, $windows->conflicts),
-        ], \JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                $windows->earliest,
+                $windows->latest,
+                \count($windows->arcs),
+                substr(hash('xxh3', serialize($windows->arcs)), 0, 8),
+                array_map(static fn (Conflict $c): string => $c->kind->value.': '.$c->text, $windows->conflicts),
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
     }
 
     private function replan(int $seed): string
@@ -129,7 +140,10 @@ final class SearchFrozenTest extends TestCase
         $grace = array_map(static fn (Placement $p): int => $p->start % 7, $solution->activities);
         $report = Risk::of($problem, $solution, 60, $seed, grace: $grace);
 
-        return json_encode([$report->chances, $report->earlier, $report->blame, Slips::of($problem, $solution, $grace)], \JSON_THROW_ON_ERROR);
+        return json_encode(
+            [$report->chances, $report->earlier, $report->blame, Slips::of($problem, $solution, $grace)],
+            \JSON_THROW_ON_ERROR,
+        );
     }
 
     private function told(Solution $solution): string

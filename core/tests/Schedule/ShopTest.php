@@ -68,14 +68,22 @@ final class ShopTest extends TestCase
         self::assertNotNull(Shop::of(new Network(RandomShop::problem($jobs))));
         self::assertNull(Shop::of(new Network(RandomShop::problem($jobs, 0, ['objective' => ['kind' => 'just-in-time']]))));
         self::assertNull(
-            Shop::of(new Network(RandomShop::problem($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]]))),
+            Shop::of(
+                new Network(RandomShop::problem($jobs, 0, ['links' => [['from' => 'j0o0', 'to' => 'j0o1', 'min' => 0, 'max' => 3]]])),
+            ),
         );
         self::assertNull(
             Shop::of(
-                new Network(RandomShop::problem($jobs, 0, ['holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]]])),
+                new Network(
+                    RandomShop::problem($jobs, 0, [
+                        'holds' => [['id' => 'h', 'activities' => ['j0o0'], 'needs' => [['from' => ['m1']]]]],
+                    ]),
+                ),
             ),
         );
-        self::assertNull(Shop::of(new Network(RandomShop::problem($jobs, 0, ['resources' => [['id' => 'm0', 'capacity' => 2], ['id' => 'm1']]]))));
+        self::assertNull(
+            Shop::of(new Network(RandomShop::problem($jobs, 0, ['resources' => [['id' => 'm0', 'capacity' => 2], ['id' => 'm1']]]))),
+        );
     }
 
     public function testLinksInACircleAreNoShop(): void
