@@ -28,7 +28,7 @@ final class StoveController extends StationController
     }
 
     /** One step of the plan: how its minutes come about, why it stands where it stands, what goes in. */
-    #[Route('/feasts/{id}/step/{step}', name: 'step', requirements: ['step' => '[^/]+/-?\d+/[^/]+'] + self::ID, methods: ['GET'])]
+    #[Route('/feasts/{id}/step/{step}', name: 'step', requirements: ['step' => '[^/]+/w?\d+/[^/]+'] + self::ID, methods: ['GET'])]
     public function step(int $id, string $step, StepPage $page): Response
     {
         $open = $this->desk->open($id);

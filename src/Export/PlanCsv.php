@@ -22,7 +22,7 @@ final class PlanCsv
                 $step->minMinutes,
                 $step->maxMinutes,
                 $step->dish->dish->recipe->name,
-                null === $step->for ? $step->key->batch : $step->for->name,
+                null === $step->for ? $step->key->round->batch ?? 0 : $step->for->name,
                 $step->step->title,
                 $this->names($step->people, $kitchen),
                 null === $step->burner ? '' : $kitchen->burners[$step->burner]->name,

@@ -103,7 +103,7 @@ final class PlanJson
     {
         return [
             'dish' => $step->key->dish,
-            'batch' => $step->key->batch,
+            'batch' => null === $step->key->round->wave ? $step->key->round->batch ?? 0 : -$step->key->round->wave,
             'for' => $step->for?->id,
             'step' => $step->key->step,
             'title' => $step->step->title,

@@ -14,7 +14,7 @@ final class WhichBatch
     {
         return match (true) {
             null !== $step->for => ' (for '.$step->for->name.')',
-            $step->key->batch > 0 && $step->dish->batchPlan->batches > 1 => ' (batch '.$step->key->batch.')',
+            null !== $step->key->round->batch && $step->dish->batchPlan->batches > 1 => ' (batch '.$step->key->round->batch.')',
             default => '',
         };
     }

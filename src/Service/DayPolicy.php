@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Repository\CookEventRepository;
+use FeastLadle\Cards\BowlKey;
 use Psr\Clock\ClockInterface;
 
 /** What the day itself asks of a plan: nothing can start before now; once work is ticked, the plan stays where it was. */
@@ -30,7 +31,7 @@ final readonly class DayPolicy
     private function isBegun(OpenFeast $open): bool
     {
         foreach ($this->events->log($open->record) as $event) {
-            if (!str_contains($event->getStep(), '#')) {
+            if (!BowlKey::isOne($event->getStep())) {
                 return true;
             }
         }

@@ -59,7 +59,9 @@ final readonly class StepPage
         foreach ($plan->steps as $other) {
             if (
                 $other->key->dish !== $step->key->dish
-                || ($other->key->batch > 0 && $step->key->batch > 0 && $other->key->batch !== $step->key->batch)
+                || (null !== $other->key->round->batch
+                    && null !== $step->key->round->batch
+                    && $other->key->round->batch !== $step->key->round->batch)
             ) {
                 continue;
             }

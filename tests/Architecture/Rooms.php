@@ -43,7 +43,7 @@ final class Rooms
         'Numbers' => ['Batch', 'Document', 'Heat', 'Keeping', 'Measure', 'Portion', 'Recipe', 'Syrup', 'Tray', 'Vessel', 'Words'],
         'Amounts' => [
             'Batch', 'Diet', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Portion', 'Recipe', 'Stores', 'Timing', 'Tray',
-            'Vessel',
+            'Vessel', 'Words',
         ],
         'Cards' => ['Amounts', 'Batch', 'Larder', 'Recipe', 'Vessel'],
         'Modelling' => ['Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Schedule', 'Timing', 'Words'],

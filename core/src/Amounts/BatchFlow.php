@@ -10,8 +10,7 @@ use FeastLadle\Recipe\Step;
 
 /**
  * How often each step of a dish is done: once for all, once for each batch, or, where something done once takes up batches
- * that are wanted at several moments, once for each of these. A place is 0 for once, the number of a batch, or minus the
- * number of a wave.
+ * that are wanted at several moments, once for each of these.
  */
 final readonly class BatchFlow
 {
@@ -46,49 +45,49 @@ final readonly class BatchFlow
         return new self($planned, $waves, $joins);
     }
 
-    /** @return list<int> */
-    public function places(Step $step): array
+    /** @return list<Round> */
+    public function rounds(Step $step): array
     {
         return match (true) {
-            !$step->work->once => range(1, $this->planned->batchPlan->batches),
-            isset($this->joins[$step->id]) && \count($this->waves) > 1 => range(-1, -\count($this->waves)),
-            default => [0],
+            !$step->work->once => array_map(Round::ofBatch(...), range(1, $this->planned->batchPlan->batches)),
+            isset($this->joins[$step->id]) && \count($this->waves) > 1 => array_map(Round::ofWave(...), range(1, \count($this->waves))),
+            default => [Round::once()],
         };
     }
 
-    /** @return list<int> */
-    public function placesOfRun(VesselRun $run): array
+    /** @return list<Round> */
+    public function roundsOfRun(VesselRun $run): array
     {
-        return $this->places($run->flows[0]->step);
+        return $this->rounds($run->flows[0]->step);
     }
 
-    /** @return list<int> the places of a source that a step at a place takes from */
-    public function sources(Step $source, Step $step, int $place): array
+    /** @return list<Round> the rounds of a source that a round of a step takes from */
+    public function sources(Step $source, Step $step, Round $round): array
     {
-        $places = $this->places($source);
+        $rounds = $this->rounds($source);
 
         return match (true) {
-            $source->work->once === $step->work->once && \in_array($place, $places, true) => [$place],
-            $place < 0 && !$source->work->once => $this->waves[-$place - 1]->batches,
-            default => $places,
+            $source->work->once === $step->work->once && $round->isAmong($rounds) => [$round],
+            null !== $round->wave && !$source->work->once => array_map(Round::ofBatch(...), $this->wave($round)->batches),
+            default => $rounds,
         };
     }
 
-    /** @return list<int> the places of a step that take from a source at a place */
-    public function takers(Step $source, int $place, Step $step): array
+    /** @return list<Round> the rounds of a step that take from a round of a source */
+    public function takers(Step $source, Round $round, Step $step): array
     {
         return array_values(
-            array_filter($this->places($step), fn (int $p): bool => \in_array($place, $this->sources($source, $step, $p), true)),
+            array_filter($this->rounds($step), fn (Round $r): bool => $round->isAmong($this->sources($source, $step, $r))),
         );
     }
 
-    public function wave(int $place): Wave
+    public function wave(Round $round): Wave
     {
-        if ($place < 0) {
-            return $this->waves[-$place - 1];
+        if (null !== $round->wave) {
+            return $this->waves[$round->wave - 1];
         }
         foreach ($this->waves as $wave) {
-            if (\in_array($place, $wave->batches, true)) {
+            if (\in_array($round->batch, $wave->batches, true)) {
                 return $wave;
             }
         }
@@ -96,9 +95,9 @@ final readonly class BatchFlow
         return $this->waves[0];
     }
 
-    /** How much of all batches a step at a place has to do with, from 0 to 1; 1 for a batch, and for what is done once. */
-    public function share(int $place): float
+    /** How much of all batches a round of a step has to do with, from 0 to 1; 1 for a batch, and for what is done once. */
+    public function share(Round $round): float
     {
-        return $place < 0 ? \count($this->waves[-$place - 1]->batches) / $this->planned->batchPlan->batches : 1.0;
+        return null === $round->wave ? 1.0 : \count($this->wave($round)->batches) / $this->planned->batchPlan->batches;
     }
 }

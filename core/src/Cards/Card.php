@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Cards;
 
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\Round;
 
 /** One card: the bowls of one dish that are measured together, for all batches at once or for each batch alike. */
 final readonly class Card
@@ -17,20 +18,19 @@ final readonly class Card
     {
     }
 
-    /** Ids of the bowls of one batch, numbered from 1; 0 for what is done once. */
-    public function bowlId(int $batch, CardStep $step, CardBowl $bowl): string
+    public function bowlId(Round $round, CardStep $step, CardBowl $bowl): string
     {
-        return $this->dish->dish->id.'/'.($this->forEachBatch ? $batch : 0).'/'.$step->step->id.'#'.$bowl->number;
+        return (new BowlKey($this->dish->dish->id, $round, $step->step->id, $bowl->number))->id();
     }
 
-    /** @return list<string> of all bowls of all batches */
+    /** @return list<string> of all bowls of all rounds */
     public function bowlIds(): array
     {
         $ids = [];
-        foreach ($this->batchNumbers() as $batch) {
+        foreach ($this->rounds() as $round) {
             foreach ($this->steps as $step) {
                 foreach ($step->bowls as $bowl) {
-                    $ids[] = $this->bowlId($batch, $step, $bowl);
+                    $ids[] = $this->bowlId($round, $step, $bowl);
                 }
             }
         }
@@ -38,9 +38,9 @@ final readonly class Card
         return $ids;
     }
 
-    /** @return list<int> */
-    public function batchNumbers(): array
+    /** @return list<Round> in which it is measured */
+    public function rounds(): array
     {
-        return $this->forEachBatch ? range(1, $this->batches) : [0];
+        return $this->forEachBatch ? array_map(Round::ofBatch(...), range(1, $this->batches)) : [Round::once()];
     }
 }

@@ -28,9 +28,9 @@ final readonly class Rhythm
     {
         $spans = [];
         foreach ($plan->steps as $step) {
-            if ($step->key->batch > 0) {
-                $span = $spans[$step->key->dish][$step->key->batch] ?? [$step->startMinute, $step->endMinute, $step->start];
-                $spans[$step->key->dish][$step->key->batch] = [
+            if (null !== $step->key->round->batch) {
+                $span = $spans[$step->key->dish][$step->key->round->batch] ?? [$step->startMinute, $step->endMinute, $step->start];
+                $spans[$step->key->dish][$step->key->round->batch] = [
                     min($span[0], $step->startMinute),
                     max($span[1], $step->endMinute),
                     min($span[2], $step->start),

@@ -57,9 +57,9 @@ final readonly class Packing
         );
         foreach (array_keys($held) as $dish) {
             $last = $this->parts->built[$dish]->dish->recipe->last();
-            foreach ($this->parts->flows[$dish]->places($last) as $place) {
-                if ($this->parts->flows[$dish]->wave($place)->moment->at <= $moment->at) {
-                    $this->parts->links[] = new Link((new StepKey($dish, $place, $last->id))->id(), $id);
+            foreach ($this->parts->flows[$dish]->rounds($last) as $round) {
+                if ($this->parts->flows[$dish]->wave($round)->moment->at <= $moment->at) {
+                    $this->parts->links[] = new Link((new StepKey($dish, $round, $last->id))->id(), $id);
                 }
             }
         }

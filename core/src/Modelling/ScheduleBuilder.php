@@ -138,31 +138,31 @@ final readonly class ScheduleBuilder
         $flow = $this->parts->flows[$dish->id] = BatchFlow::of($this->feast, $planned);
         $lastMinutes = $ranges[$dish->recipe->lastStep]->likely;
         foreach ($dish->recipe->steps as $step) {
-            foreach ($flow->places($step) as $batch) {
+            foreach ($flow->rounds($step) as $round) {
                 $share = match ($step->work->time->growth) {
                     Growth::Fixed => 1.0,
-                    Growth::Mass => $flow->share($batch) ** $step->work->time->power,
-                    default => $flow->share($batch),
+                    Growth::Mass => $flow->share($round) ** $step->work->time->power,
+                    default => $flow->share($round),
                 };
                 $activities->add(
                     $planned,
                     $step,
-                    $batch,
+                    $round,
                     $ranges[$step->id]->times($share),
-                    $activities->forBatch($needs[$step->id], $planned, $batch, $share),
+                    $activities->forRound($needs[$step->id], $planned, $round, $share),
                     $lastMinutes,
                 );
             }
         }
         foreach ($dish->recipe->steps as $step) {
-            foreach ($flow->places($step) as $batch) {
-                $links->add($planned, $step, $batch, $ranges);
+            foreach ($flow->rounds($step) as $round) {
+                $links->add($planned, $step, $round, $ranges);
             }
         }
         $this->parts->built[$dish->id] = $planned;
         foreach ($planned->batchPlan->pots as $choice) {
-            foreach ($flow->placesOfRun($choice->run) as $batch) {
-                $holds->add($planned, $choice, $batch);
+            foreach ($flow->roundsOfRun($choice->run) as $round) {
+                $holds->add($planned, $choice, $round);
             }
         }
     }

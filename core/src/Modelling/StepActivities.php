@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Modelling;
 
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\Round;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Recipe\KeepingPlace;
@@ -34,11 +35,11 @@ final readonly class StepActivities
      * @param list<Need> $needs
      * @param int        $lastMinutes of the last step of its dish
      */
-    public function add(PlannedDish $planned, Step $step, int $batch, DurationRange $range, array $needs, int $lastMinutes): void
+    public function add(PlannedDish $planned, Step $step, Round $round, DurationRange $range, array $needs, int $lastMinutes): void
     {
         $recipe = $planned->dish->recipe;
-        $key = new StepKey($planned->dish->id, $batch, $step->id);
-        $wave = $this->parts->flows[$planned->dish->id]->wave($batch);
+        $key = new StepKey($planned->dish->id, $round, $step->id);
+        $wave = $this->parts->flows[$planned->dish->id]->wave($round);
         $due = null;
         $earliest = 0;
         if ($step->id === $recipe->lastStep && !$planned->dish->isBase) {
@@ -86,9 +87,9 @@ final readonly class StepActivities
     /**
      * @param list<Need> $needs
      *
-     * @return list<Need> with references to the activities of this batch
+     * @return list<Need> with references to the activities of this round
      */
-    public function forBatch(array $needs, PlannedDish $planned, int $batch, float $share): array
+    public function forRound(array $needs, PlannedDish $planned, Round $round, float $share): array
     {
         $scaled = static fn (Need $need): array => array_map(
             static fn (int $minutes): int => (int) ceil($minutes * $share),
@@ -103,7 +104,7 @@ final readonly class StepActivities
                     1,
                     $need->units,
                     $scaled($need),
-                    NeedReference::ofActivity((new StepKey($planned->dish->id, $batch, $need->sameAs->id))->id(), $need->sameAs->need),
+                    NeedReference::ofActivity((new StepKey($planned->dish->id, $round, $need->sameAs->id))->id(), $need->sameAs->need),
                 ),
             $needs,
         );

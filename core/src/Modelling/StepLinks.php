@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Modelling;
 
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\Round;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Link;
@@ -21,10 +22,10 @@ final readonly class StepLinks
     }
 
     /** @param array<string, DurationRange> $ranges by step */
-    public function add(PlannedDish $planned, Step $step, int $batch, array $ranges): void
+    public function add(PlannedDish $planned, Step $step, Round $round, array $ranges): void
     {
         $recipe = $planned->dish->recipe;
-        $here = (new StepKey($planned->dish->id, $batch, $step->id))->id();
+        $here = (new StepKey($planned->dish->id, $round, $step->id))->id();
         $gaps = [];
         $straightOn = [];
         foreach ($step->takes as $take) {
@@ -43,14 +44,14 @@ final readonly class StepLinks
         }
         foreach (array_keys($straightOn) as $former) {
             unset($gaps[$former]);
-            $this->straightOn($planned, $recipe->step($former), $step, $batch, $ranges);
+            $this->straightOn($planned, $recipe->step($former), $step, $round, $ranges);
         }
         foreach ($step->bases() as $slug) {
             $this->fromBase($planned, $slug, $here);
         }
         foreach ($gaps as $former => [$min, $max]) {
             $source = $recipe->step($former);
-            foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $batch) as $from) {
+            foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $round) as $from) {
                 $this->parts->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
             }
         }
@@ -61,12 +62,12 @@ final readonly class StepLinks
      *
      * @param array<string, DurationRange> $ranges
      */
-    private function straightOn(PlannedDish $planned, Step $source, Step $taker, int $batch, array $ranges): void
+    private function straightOn(PlannedDish $planned, Step $source, Step $taker, Round $round, array $ranges): void
     {
         $first = $this->stepNeeds->firstLoad($planned, $source->id, $planned->batchPlan->potOfStep(), $ranges);
         $own = $this->stepNeeds->oneLoad($taker, $ranges[$taker->id]);
-        $here = (new StepKey($planned->dish->id, $batch, $taker->id))->id();
-        foreach ($this->parts->flows[$planned->dish->id]->sources($source, $taker, $batch) as $from) {
+        $here = (new StepKey($planned->dish->id, $round, $taker->id))->id();
+        foreach ($this->parts->flows[$planned->dish->id]->sources($source, $taker, $round) as $from) {
             $there = (new StepKey($planned->dish->id, $from, $source->id))->id();
             $this->parts->links[] = new Link($there, $here, $first, $first + self::STRAIGHT_ON, LinkType::StartToStart);
             $this->parts->links[] = new Link($there, $here, $own, null, LinkType::EndToEnd);
@@ -80,7 +81,7 @@ final readonly class StepLinks
         if (null === $base || $planned->dish->recipe->buys($slug)) {
             return;
         }
-        foreach ($this->parts->flows[$base->dish->id]->places($base->dish->recipe->last()) as $from) {
+        foreach ($this->parts->flows[$base->dish->id]->rounds($base->dish->recipe->last()) as $from) {
             $this->parts->links[] = new Link(
                 (new StepKey($base->dish->id, $from, $base->dish->recipe->lastStep))->id(),
                 $here,

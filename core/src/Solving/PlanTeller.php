@@ -7,6 +7,7 @@ namespace FeastLadle\Solving;
 use FeastLadle\Amounts\MeasuredBowl;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Quantities;
+use FeastLadle\Amounts\Round;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
@@ -53,7 +54,7 @@ final readonly class PlanTeller
             $range = $model->problem->activities[$id]->duration;
             $length = $placement->end - $placement->start;
             $steps[] = new PlannedStep(
-                new StepKey($key->dish, $numbers[$key->dish][$key->batch] ?? $key->batch, $key->step),
+                new StepKey($key->dish, $numbers[$key->dish][$key->round->id()] ?? $key->round, $key->step),
                 $planned,
                 $step,
                 $placement->start,
@@ -63,11 +64,11 @@ final readonly class PlanTeller
                 (int) round(($length * $range->min) / max(1, $range->likely)),
                 (int) round(($length * $range->max) / max(1, $range->likely)),
                 $burner,
-                $vessels[$key->dish.'/'.$key->batch.'/'.$key->step] ?? [],
+                $vessels[$key->id()] ?? [],
                 $people,
-                $this->bowls($planned->bowls[$key->step], $model->flows[$key->dish]->share($key->batch)),
+                $this->bowls($planned->bowls[$key->step], $model->flows[$key->dish]->share($key->round)),
                 $id,
-                $key->batch < 0 ? $model->flows[$key->dish]->wave($key->batch)->moment : null,
+                null === $key->round->wave ? null : $model->flows[$key->dish]->wave($key->round)->moment,
                 $this->lid($planned, $step, null === $burner ? null : $this->kitchen->burners[$burner], $timer),
             );
             if (isset($model->lastOf[$id])) {
@@ -175,40 +176,42 @@ final readonly class PlanTeller
     /**
      * Batches are alike to the solver; the cook counts them in the order in which they are finished.
      *
-     * @return array<string, array<int, int>> by dish: the solver's number of a batch → the cook's
+     * @return array<string, array<string, Round>> by dish and the solver's round: the cook's
      */
     private function batchNumbers(ScheduleModel $model, Solution $solution): array
     {
         $ends = [];
         foreach ($model->steps as $id => $key) {
-            if ($key->batch > 0) {
-                $ends[$key->dish][$key->batch] = max($ends[$key->dish][$key->batch] ?? \PHP_INT_MIN, $solution->activities[$id]->end);
+            if (null !== $key->round->batch) {
+                $ends[$key->dish][$key->round->batch] = max(
+                    $ends[$key->dish][$key->round->batch] ?? \PHP_INT_MIN,
+                    $solution->activities[$id]->end,
+                );
             }
         }
         $numbers = [];
         foreach ($ends as $dish => $byBatch) {
             asort($byBatch);
             foreach (array_keys($byBatch) as $position => $batch) {
-                $numbers[$dish][$batch] = $position + 1;
+                $numbers[$dish][Round::ofBatch($batch)->id()] = Round::ofBatch($position + 1);
             }
         }
 
         return $numbers;
     }
 
-    /** @return array<string, list<string>> vessel ids by dish/batch/step */
+    /** @return array<string, list<string>> vessel ids by step key */
     private function vesselsByStep(Quantities $quantities, ScheduleModel $model, Solution $solution): array
     {
         $vessels = [];
         foreach ($model->flows as $dish => $batchFlow) {
             $planned = $quantities->dishes[$dish];
             foreach ($planned->batchPlan->pots as $choice) {
-                foreach ($batchFlow->placesOfRun($choice->run) as $batch) {
-                    $hold = $planned->dish->id.'/'.$batch.'/'.$choice->run->id;
+                foreach ($batchFlow->roundsOfRun($choice->run) as $round) {
+                    $hold = (new StepKey($planned->dish->id, $round, $choice->run->id))->id();
                     foreach ($choice->run->flows as $flow) {
-                        $vessels[$planned->dish->id.'/'.$batch.'/'.$flow->step->id] = array_merge(
-                            ...$solution->holds[$hold] ?? [[]],
-                        );
+                        $key = new StepKey($planned->dish->id, $round, $flow->step->id);
+                        $vessels[$key->id()] = array_merge(...$solution->holds[$hold] ?? [[]]);
                     }
                 }
             }

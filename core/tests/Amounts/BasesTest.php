@@ -56,7 +56,7 @@ final class BasesTest extends TestCase
         $steep = array_values(
             array_filter(
                 $this->steps($straight, 'balls', 'steep'),
-                static fn (PlannedStep $s): bool => $s->key->batch === $fry->key->batch,
+                static fn (PlannedStep $s): bool => $s->key->round->is($fry->key->round),
             ),
         )[0];
         self::assertLessThan($fry->endMinute, $steep->startMinute);

@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Amounts;
 
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\DemandCurve;
+use FeastLadle\Amounts\Round;
 use FeastLadle\Amounts\Waves;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Tests\Support\Shipped;
@@ -59,13 +60,15 @@ final class WavesPropertyTest extends TestCase
             }
             $flow = BatchFlow::of($feast, $planned);
             foreach ($planned->dish->recipe->steps as $step) {
-                $shares = array_sum(array_map($flow->share(...), array_filter($flow->places($step), static fn (int $p): bool => $p < 0)));
+                $shares = array_sum(
+                    array_map($flow->share(...), array_filter($flow->rounds($step), static fn (Round $r): bool => null !== $r->wave)),
+                );
                 self::assertTrue(0.0 === (float) $shares || abs($shares - 1) < 1e-9, 'The waves of a step are the whole.');
                 foreach ($step->sources() as $source) {
                     $from = $planned->dish->recipe->step($source);
-                    foreach ($flow->places($step) as $place) {
-                        foreach ($flow->sources($from, $step, $place) as $sourcePlace) {
-                            self::assertContains($place, $flow->takers($from, $sourcePlace, $step), 'Who takes is who is taken from.');
+                    foreach ($flow->rounds($step) as $round) {
+                        foreach ($flow->sources($from, $step, $round) as $taken) {
+                            self::assertTrue($round->isAmong($flow->takers($from, $taken, $step)), 'Who takes is who is taken from.');
                         }
                     }
                 }

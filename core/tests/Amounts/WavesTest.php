@@ -58,7 +58,7 @@ final class WavesTest extends TestCase
         );
         self::assertGreaterThan(1, \count($dishedUp));
         foreach ($dishedUp as $step) {
-            self::assertLessThan(0, $step->key->batch);
+            self::assertNotNull($step->key->round->wave);
             self::assertNotNull($step->for);
             $taken = array_filter(
                 $plan->problem->links,

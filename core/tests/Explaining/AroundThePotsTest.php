@@ -106,7 +106,7 @@ final class AroundThePotsTest extends TestCase
                 }
             }
             self::assertSame(range(1, \count($numbers)), $numbers);
-            self::assertCount(\count($numbers) * \count($card->batchNumbers()), array_unique($card->bowlIds()));
+            self::assertCount(\count($numbers) * \count($card->rounds()), array_unique($card->bowlIds()));
         }
     }
 

@@ -26,8 +26,8 @@ final class RhythmTest extends TestCase
         [$kesari] = $rhythms;
         $starts = [];
         foreach ($plan->steps as $step) {
-            if ('kesari' === $step->key->dish && $step->key->batch > 0) {
-                $starts[$step->key->batch] = min($starts[$step->key->batch] ?? \PHP_INT_MAX, $step->startMinute);
+            if ('kesari' === $step->key->dish && null !== $step->key->round->batch) {
+                $starts[$step->key->round->batch] = min($starts[$step->key->round->batch] ?? \PHP_INT_MAX, $step->startMinute);
             }
         }
         sort($starts);
