@@ -109,7 +109,7 @@ final class PlanCalendar
             $lines[] = 'Lid on until it is hot.';
         }
         foreach ($step->bowls as $bowl) {
-            $lines[] = $bowl->amount.' '.$bowl->ingredient->name;
+            $lines[] = $bowl->amount->text().' '.$bowl->ingredient->name;
         }
         foreach ($step->step->words->cues as $cue) {
             $lines[] = (CueKind::OnTheWay === $cue->kind ? 'on the way' : $cue->kind->value).': '.$cue->sign;

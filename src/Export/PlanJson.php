@@ -119,7 +119,7 @@ final class PlanJson
                 static fn (MeasuredBowl $b): array => [
                     'ingredient' => $b->ingredient->id,
                     'grams' => round($b->grams, 2),
-                    'amount' => $b->amount,
+                    'amount' => $b->amount->text(),
                 ],
                 $step->bowls,
             ),

@@ -29,7 +29,7 @@ final class PlanText
             $timing = $plan->timings[$planned->dish->id] ?? null;
             $need = $planned->demand->portion->countsPieces
                 ? $planned->demand->total.' '.$planned->demand->portion->pieceName.'s'
-                : AmountWriter::weight($planned->demand->total);
+                : AmountWriter::weight($planned->demand->total)->text();
             $lines[] = \sprintf(
                 '  %s %s: %s, %s, %s',
                 $planned->dish->letter,
@@ -40,7 +40,7 @@ final class PlanText
                     ? 'not planned'
                     : 'ready '.
                         $timing->ready->setTimezone($feast->timeZone)->format('D H:i').
-                        ($timing->lateMinutes > 0 ? ', '.AmountWriter::duration($timing->lateMinutes).' late' : ''),
+                        ($timing->lateMinutes > 0 ? ', '.AmountWriter::duration($timing->lateMinutes)->text().' late' : ''),
             );
             foreach ($timing->reasons ?? [] as $reason) {
                 $lines[] = '      '.$reason->text();
@@ -49,9 +49,9 @@ final class PlanText
                 $lines[] = \sprintf(
                     '      %s: %s in %s of %s (%d %% full, limit %d %%)',
                     $choice->run->flows[0]->step->title,
-                    AmountWriter::volume($choice->fullestMl),
+                    AmountWriter::volume($choice->fullestMl)->text(),
                     (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name,
-                    AmountWriter::volume($choice->vessel()->shape->brimfulMl()),
+                    AmountWriter::volume($choice->vessel()->shape->brimfulMl())->text(),
                     round(100 * $choice->fullShare()),
                     round(100 * $choice->run->limitShare),
                 );
@@ -66,9 +66,9 @@ final class PlanText
             $lines[] = \sprintf(
                 '  %-34s %12s   buy %s',
                 $line->ingredient->name,
-                $writer->main($line->ingredient, $line->needGrams),
+                $writer->main($line->ingredient, $line->needGrams)->text(),
                 $line->ingredient->buying->pack->loose
-                    ? AmountWriter::weight($line->buyGrams())
+                    ? AmountWriter::weight($line->buyGrams())->text()
                     : $line->packs.' × '.$line->ingredient->buying->pack->name,
             );
         }

@@ -44,7 +44,7 @@ final readonly class RecipeJsonLd
         foreach ($grams as $id => $amount) {
             $ingredient = $this->larder->get($id);
             $ingredients[] =
-                0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount).' '.$ingredient->name;
+                0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount)->text().' '.$ingredient->name;
         }
 
         return json_encode(
@@ -55,7 +55,7 @@ final readonly class RecipeJsonLd
                 'description' => $recipe->summary,
                 'recipeYield' => $recipe->portion->countsPieces
                     ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s'
-                    : AmountWriter::weight($ledger->yieldGrams()),
+                    : AmountWriter::weight($ledger->yieldGrams())->text(),
                 'recipeIngredient' => $ingredients,
                 'recipeInstructions' => $steps,
                 'ladle:document' => $document,

@@ -7,15 +7,19 @@ namespace App\Service;
 use FeastLadle\Words\Sentence;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
-/** Says a sentence of the core in the reader's language: plurals and numbers are its, too. */
+/** Says a sentence of the core in the reader's language: plurals, numbers and units are its, too. */
 final readonly class Speaker
 {
     public function __construct(private TranslatorInterface $translator)
     {
     }
 
-    public function say(Sentence $sentence): string
+    /** @return string nothing where there is nothing to say */
+    public function say(?Sentence $sentence): string
     {
+        if (null === $sentence) {
+            return '';
+        }
         $values = [];
         foreach ($sentence->values as $name => $value) {
             $values['{'.$name.'}'] = $value;

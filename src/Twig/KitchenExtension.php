@@ -19,9 +19,9 @@ final class KitchenExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
-            new TwigFilter('weight', AmountWriter::weight(...)),
-            new TwigFilter('volume', AmountWriter::volume(...)),
-            new TwigFilter('minutes', AmountWriter::duration(...)),
+            new TwigFilter('weight', fn (float $x): string => $this->speaker->say(AmountWriter::weight($x))),
+            new TwigFilter('volume', fn (float $x): string => $this->speaker->say(AmountWriter::volume($x))),
+            new TwigFilter('minutes', fn (float $x): string => $this->speaker->say(AmountWriter::duration($x))),
             new TwigFilter('say', $this->speaker->say(...)),
         ];
     }

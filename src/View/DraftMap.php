@@ -8,12 +8,13 @@ use FeastLadle\Document\Fault;
 use FeastLadle\Drafting\Draft;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Words\Sentence;
 
 /**
  * A draft as a map of steps and streams that can be touched: drawn from the document as it stands, sound or not.
  *
  * @phpstan-type MapNode array{index: int, id: string, x: float, y: float, w: float, h: float, lines: list<string>,
- *     grams: string, flame: bool, faulty: bool, open: bool, result: bool}
+ *     grams: Sentence|null, flame: bool, faulty: bool, open: bool, result: bool}
  * @phpstan-type MapStream array{path: string, width: float, x: float, y: float}
  */
 final class DraftMap
@@ -56,7 +57,7 @@ final class DraftMap
                 'w' => self::WIDTH,
                 'h' => self::HEIGHT,
                 'lines' => \array_slice(explode("\n", wordwrap($title, self::LETTERS_A_LINE, "\n", true)), 0, 2),
-                'grams' => null === $flow ? '' : AmountWriter::weight($flow->gives->massGrams()),
+                'grams' => null === $flow ? null : AmountWriter::weight($flow->gives->massGrams()),
                 'flame' => \is_string($step['flame'] ?? null) && 'none' !== $step['flame'],
                 'faulty' => isset($faulty[$index]),
                 'open' => $index === $open,

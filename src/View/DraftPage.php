@@ -15,6 +15,7 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
+use FeastLadle\Words\Sentence;
 
 /**
  * The writing desk of a recipe: the map, the open step with just its questions, the check.
@@ -34,7 +35,7 @@ final readonly class DraftPage
     /**
      * @return array{map: array{width: float, height: float, nodes: list<MapNode>, streams: list<MapStream>}, open: int,
      *     step: array<array-key, mixed>|null, guide: ProcessGuide|null, stretches: array<string, array<string, string>>,
-     *     faultsAt: array<string, list<Fault>>, elsewhere: list<Fault>, others: list<Source>, stands: string, gives: string,
+     *     faultsAt: array<string, list<Fault>>, elsewhere: list<Fault>, others: list<Source>, stands: Sentence|null, gives: Sentence|null,
      *     things: array<string, string>, bases: array<string, string>, conditions: array<string, string>, movable: array<string,
      *     string>, asked: list<Asked>, differences: list<Difference>}
      */
@@ -64,11 +65,15 @@ final readonly class DraftPage
             'faultsAt' => $faultsAt,
             'elsewhere' => $elsewhere,
             'others' => $this->others($open, $index),
-            'stands' => null === $flow || $flow->fullestMl < 5 ? '' : AmountWriter::volume($flow->fullestMl),
+            'stands' => null === $flow || $flow->fullestMl < 5 ? null : AmountWriter::volume($flow->fullestMl),
             'gives' => null === $flow
-                    ? ''
-                    : AmountWriter::weight($flow->gives->massGrams()).
-                        ($flow->gives->pieces >= 1 ? ', '.floor($flow->gives->pieces + 1e-9).' pieces' : ''),
+                    ? null
+                    : ($flow->gives->pieces >= 1
+                        ? new Sentence('{grams}, {n} pieces', [
+                            'grams' => AmountWriter::weight($flow->gives->massGrams()),
+                            'n' => floor($flow->gives->pieces + 1e-9),
+                        ])
+                        : AmountWriter::weight($flow->gives->massGrams())),
             'things' => array_map(static fn (Ingredient $i): string => $i->name, $this->larder->all()),
             'bases' => $this->bases(),
             'conditions' => $this->conditions($open),

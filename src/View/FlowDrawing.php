@@ -11,14 +11,15 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Recipe;
+use FeastLadle\Words\Sentence;
 
 /**
  * A recipe as streams that meet in vessels: time runs to the right, each vessel keeps its height, a stream is as thick as
  * what flows in it is heavy.
  *
  * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int,
- *     attention: string, vessel: string, grams: string, bowls: list<string>}
- * @phpstan-type Stream array{path: string, width: float, label: string, x: float, y: float}
+ *     attention: string, vessel: string, grams: Sentence, bowls: list<Sentence>}
+ * @phpstan-type Stream array{path: string, width: float, label: Sentence, x: float, y: float}
  */
 final class FlowDrawing
 {
@@ -139,19 +140,21 @@ final class FlowDrawing
         foreach ($flow->bowls as $bowl) {
             $ingredient = $this->larder->get($bowl->ingredient);
             $name = explode(',', $ingredient->name)[0];
-            $bowls[] = $writer->main($ingredient, $writer->measuredGrams($ingredient, $bowl->grams)).' '.$name;
+            $amount = $writer->main($ingredient, $writer->measuredGrams($ingredient, $bowl->grams));
+            $bowls[] = new Sentence('{amount} {name}', ['amount' => $amount, 'name' => $name]);
         }
         foreach ($flow->bases as $slug => $grams) {
-            $bowls[] = AmountWriter::weight($grams).' '.$recipe->bases[$slug]->name;
+            $bowls[] = new Sentence('{amount} {name}', ['amount' => AmountWriter::weight($grams), 'name' => $recipe->bases[$slug]->name]);
         }
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
-                $bowls[] = $this->larder->get($take->ingredient)->name.', '.$take->fatDepthMm.' mm deep';
+                $name = $this->larder->get($take->ingredient)->name;
+                $bowls[] = new Sentence('{name}, {mm} mm deep', ['name' => $name, 'mm' => $take->fatDepthMm]);
             }
         }
         $more = \count($bowls) - self::BOWLS_SHOWN;
         if ($more > 0) {
-            $bowls = [...\array_slice($bowls, 0, self::BOWLS_SHOWN), '+ '.$more];
+            $bowls = [...\array_slice($bowls, 0, self::BOWLS_SHOWN), new Sentence('+ {n}', ['n' => $more])];
         }
 
         return [
@@ -174,7 +177,10 @@ final class FlowDrawing
             },
             'vessel' => $step->vessel->kind->value ?? '',
             'grams' => $flow->gives->pieces >= 1
-                    ? floor($flow->gives->pieces + 1e-6).' × '.AmountWriter::weight($flow->gives->massGrams() / $flow->gives->pieces)
+                    ? new Sentence('{n} × {grams}', [
+                        'n' => floor($flow->gives->pieces + 1e-6),
+                        'grams' => AmountWriter::weight($flow->gives->massGrams() / $flow->gives->pieces),
+                    ])
                     : AmountWriter::weight($flow->gives->massGrams()),
             'bowls' => $bowls,
         ];

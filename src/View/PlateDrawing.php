@@ -8,11 +8,12 @@ use FeastLadle\Amounts\Quantities;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Tray\Ball;
+use FeastLadle\Words\Sentence;
 
 /**
  * What lies on a grown-up's plate, drawn to scale: each sweet as wide as it lies, on a plate of 28 cm, beside what a guest eats.
  *
- * @phpstan-type Heap array{letter: string, name: string, x: float, y: float, r: float, pieces: int, circles: list<float>, grams: string}
+ * @phpstan-type Heap array{letter: string, name: string, x: float, y: float, r: float, pieces: int, circles: list<float>, grams: Sentence}
  */
 final readonly class PlateDrawing
 {

@@ -16,6 +16,7 @@ use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
+use FeastLadle\Words\Sentence;
 
 /**
  * A recipe by one way of its schools and dials, as it is written or grown to any yield, with what its flow comes to.
@@ -24,9 +25,9 @@ use FeastLadle\Safety\Cautions;
  * @phpstan-import-type Stream from FlowDrawing
  * @phpstan-import-type Line from Reckoning
  *
- * @phpstan-type BowlRow array{name: string, amount: string, byCup: string, how: string, parts: int, atMinute: int|null,
- *     reserve: string, decides: string}
- * @phpstan-type SourceRow array{title: string, of: string, how: string, parts: int, wants: string, base: string|null}
+ * @phpstan-type BowlRow array{name: string, amount: Sentence, byCup: Sentence|null, how: string, parts: int, atMinute: int|null,
+ *     reserve: Sentence|null, decides: string}
+ * @phpstan-type SourceRow array{title: string, of: Sentence|null, how: string, parts: int, wants: Sentence|null, base: string|null}
  * @phpstan-type StepRow array{step: Step, bowls: list<BowlRow>, sources: list<SourceRow>, outputs: list<array{name: string,
  *     grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Line>}
  */
@@ -48,7 +49,7 @@ final readonly class RecipePage
      * @param float|null $wanted grams or pieces to make; null: as written
      *
      * @return array{made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>,
-     *     streams: list<Stream>}, findings: list<Finding>, yield: string, steps: list<StepRow>, allergens: list<string>,
+     *     streams: list<Stream>}, findings: list<Finding>, yield: Sentence, steps: list<StepRow>, allergens: list<string>,
      *     addedSugar: float}
      */
     public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
@@ -65,7 +66,7 @@ final readonly class RecipePage
             'flow' => $this->drawing->draw($recipe, $ledger, $writer),
             'findings' => $this->checker->check($recipe),
             'yield' => $counts
-                ? floor($ledger->yieldPieces() + 1e-6).' × '.$recipe->portion->pieceName
+                ? new Sentence('{n} × {piece}', ['n' => floor($ledger->yieldPieces() + 1e-6), 'piece' => $recipe->portion->pieceName])
                 : AmountWriter::weight($ledger->yieldGrams()),
             'steps' => array_values(
                 array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows),
@@ -129,12 +130,12 @@ final readonly class RecipePage
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
                 $rows[] = [
                     'name' => $this->larder->get($take->ingredient)->name,
-                    'amount' => $take->fatDepthMm.' mm deep',
-                    'byCup' => '',
+                    'amount' => new Sentence('{mm} mm deep', ['mm' => $take->fatDepthMm]),
+                    'byCup' => null,
                     'how' => $take->how,
                     'parts' => 1,
                     'atMinute' => null,
-                    'reserve' => '',
+                    'reserve' => null,
                     'decides' => '',
                 ];
                 continue;
@@ -155,7 +156,7 @@ final readonly class RecipePage
             $reserve =
                 $take->reserve > 0
                     ? $writer->main($ingredient, $writer->measuredGrams($ingredient, $take->reserve * $factor ** $take->exponent))
-                    : '';
+                    : null;
             $rows[] = [
                 'name' => $ingredient->name,
                 'amount' => $writer->main($ingredient, $measured),
@@ -179,18 +180,22 @@ final readonly class RecipePage
             $wants = $take->manner->wants;
             $warmth =
                 null === $wants
-                    ? ''
+                    ? null
                     : ($wants->least > -20
                         ? ($wants->most < 250
-                            ? $wants->least.' to '.$wants->most.' °C'
-                            : 'at least '.$wants->least.' °C')
-                        : 'at most '.$wants->most.' °C');
+                            ? new Sentence('{from} to {to} °C', ['from' => $wants->least, 'to' => $wants->most])
+                            : new Sentence('at least {from} °C', ['from' => $wants->least]))
+                        : new Sentence('at most {to} °C', ['to' => $wants->most]));
             if (null !== $take->fromStep) {
                 $source = $recipe->step($take->fromStep);
                 $of = null === $take->output ? '' : $source->gives->outputs[$take->output]->called();
                 $rows[] = [
                     'title' => $source->title,
-                    'of' => 1.0 === $take->share ? $of : trim(round(100 * $take->share).' % '.$of),
+                    'of' => match (true) {
+                        1.0 === $take->share && '' === $of => null,
+                        1.0 === $take->share => new Sentence('{name}', ['name' => $of]),
+                        default => new Sentence('{percent} % {name}', ['percent' => round(100 * $take->share), 'name' => $of]),
+                    },
                     'how' => $take->how,
                     'parts' => $take->manner->parts,
                     'wants' => $warmth,

@@ -9,11 +9,12 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Syrup\SugarRise;
 use FeastLadle\Vessel\FillLimits;
+use FeastLadle\Words\Sentence;
 
 /**
  * How the numbers of a step come about, in lines that a cook can follow: each a message with its values.
  *
- * @phpstan-type Line array{text: string, values: array<string, string>}
+ * @phpstan-type Line array{text: string, values: array<string, string|Sentence>}
  */
 final readonly class Reckoning
 {

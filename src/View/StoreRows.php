@@ -8,14 +8,16 @@ use FeastLadle\Amounts\Quantities;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\BuyingPlace;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Words\Sentence;
 
 /**
  * The stores as a list to shop by, place by place.
  *
- * @phpstan-type Row array{id: string, name: string, need: string, byCup: string, reserve: string, whole: string,
- *     have: float|null, until: string, buy: int, pack: string, loose: bool, short: array{need: string, there: string, lacks: string,
- *     pack: string}, left: string, price: float|null, cost: float|null, getOn: \DateTimeImmutable, lead: int, inSeason: bool,
- *     dishes: list<array{letter: string, name: string, amount: string}>}
+ * @phpstan-type Row array{id: string, name: string, need: Sentence, byCup: Sentence|null, reserve: Sentence|null, whole: Sentence|null,
+ *     have: float|null, until: string, buy: int, pack: Sentence, loose: bool, short: array{need: Sentence, there: Sentence,
+ *     lacks: Sentence, pack: Sentence}, left: Sentence, price: float|null, cost: float|null, getOn: \DateTimeImmutable,
+ *     lead: int, inSeason: bool,
+ *     dishes: list<array{letter: string, name: string, amount: Sentence}>}
  */
 final class StoreRows
 {
@@ -49,14 +51,14 @@ final class StoreRows
                 'name' => $line->ingredient->name,
                 'need' => $writer->main($line->ingredient, $line->needGrams),
                 'byCup' => $writer->byCup($line->ingredient, $line->needGrams),
-                'reserve' => $line->reserve > 0 ? $writer->main($line->ingredient, $line->reserve) : '',
-                'whole' => null === $whole ? '' : AmountWriter::weight($whole),
+                'reserve' => $line->reserve > 0 ? $writer->main($line->ingredient, $line->reserve) : null,
+                'whole' => null === $whole ? null : AmountWriter::weight($whole),
                 'have' => isset($there[$id]) ? $there[$id]->grams : null,
                 'until' => ($there[$id] ?? null)?->until?->format('Y-m-d') ?? '',
                 'buy' => $line->packs,
                 'pack' => $line->ingredient->buying->pack->loose
                     ? AmountWriter::weight($line->buyGrams())
-                    : $line->ingredient->buying->pack->name,
+                    : new Sentence('{name}', ['name' => $line->ingredient->buying->pack->name]),
                 'loose' => $line->ingredient->buying->pack->loose,
                 'short' => [
                     'need' => AmountWriter::weight($line->needGrams),

@@ -22,7 +22,7 @@ final class Rooms
         'Heat' => ['Words'],
         'Vessel' => ['Words'],
         'Larder' => ['Document', 'Words'],
-        'Measure' => ['Larder'],
+        'Measure' => ['Larder', 'Words'],
         'Schedule' => ['Document', 'Words'],
         'Schools' => ['Document', 'Larder'],
         'Syrup' => ['Heat', 'Words'],

@@ -18,14 +18,20 @@ final class RenamedStepsTest extends KernelTestCase
         $connection = self::getContainer()->get(Connection::class);
         $feast = $connection->fetchOne('SELECT id FROM feast');
         $document = $this->document($connection, $feast);
-        $pins = [['step' => 'kesari/-2/garnish', 'day' => 0, 'time' => '10:00'], ['step' => 'kesari/1/roast', 'day' => 0, 'time' => '09:00']];
+        $pins = [
+            ['step' => 'kesari/-2/garnish', 'day' => 0, 'time' => '10:00'],
+            ['step' => 'kesari/1/roast', 'day' => 0, 'time' => '09:00'],
+        ];
         $connection->update('feast', ['document' => json_encode([...$document, 'pins' => $pins])], ['id' => $feast]);
         $old = ['kesari/-2/garnish', 'kesari/0/syrup#3', 'kesari/2/roast', 'kesari/-10/pack#12'];
         foreach ($old as $i => $step) {
-            $connection->insert(
-                'cook_event',
-                ['client_id' => "old-tick-$i", 'kind' => 'done', 'step' => $step, 'at' => '2031-11-15 08:00:00', 'feast_id' => $feast],
-            );
+            $connection->insert('cook_event', [
+                'client_id' => "old-tick-$i",
+                'kind' => 'done',
+                'step' => $step,
+                'at' => '2031-11-15 08:00:00',
+                'feast_id' => $feast,
+            ]);
         }
         $ticked = static fn (): array => $connection->fetchFirstColumn(
             "SELECT step FROM cook_event WHERE client_id LIKE 'old-tick-%' ORDER BY id",

@@ -122,7 +122,7 @@ final class DrawingsTest extends KernelTestCase
         );
         self::assertSame(['B', 'C', 'D'], array_column($rows['Whole milk']['dishes'], 'letter'));
         self::assertSame(5, $rows['Whole milk']['buy']);
-        self::assertSame('700 g', $rows['Milk solids, fresh']['pack']);
+        self::assertSame('700 g', $rows['Milk solids, fresh']['pack']->text());
     }
 
     public function testTheBoardShowsEachPersonTheFirstOpenStepAndWhatComesThen(): void

@@ -9,6 +9,7 @@ use FeastLadle\Flow\Ledger;
 use FeastLadle\Heat\Climate;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Tests\Support\Shipped;
+use FeastLadle\Words\Sentence;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -62,7 +63,8 @@ final class FlowDrawingTest extends TestCase
             Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual()),
             new AmountWriter(240, 1),
         )['streams'];
-        $widths = array_column($streams, 'width', 'label');
+        $labels = array_map(static fn (array $s): string => $s['label']->text(), $streams);
+        $widths = array_combine($labels, array_column($streams, 'width'));
         self::assertGreaterThan($widths['340 g'], $widths['1.15 kg']);
     }
 
@@ -80,10 +82,14 @@ final class FlowDrawingTest extends TestCase
         );
         self::assertSame(
             [2, 'watch', ['700 g Sugar', '820 g Water']],
-            [$nodes['syrup']['flame'], $nodes['syrup']['attention'], $nodes['syrup']['bowls']],
+            [
+                $nodes['syrup']['flame'],
+                $nodes['syrup']['attention'],
+                array_map(static fn (Sentence $b): string => $b->text(), $nodes['syrup']['bowls']),
+            ],
         );
-        self::assertSame(['Frying oil, 55 mm deep'], $nodes['fry']['bowls']);
-        self::assertSame('+ 2', $nodes['dough']['bowls'][3]);
+        self::assertSame('Frying oil, 55 mm deep', $nodes['fry']['bowls'][0]->text());
+        self::assertSame('+ 2', $nodes['dough']['bowls'][3]->text());
         self::assertSame([0, 'none'], [$nodes['rest']['flame'], $nodes['rest']['attention']]);
     }
 }

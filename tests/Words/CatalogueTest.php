@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace App\Tests\Words;
 
+use App\Service\SayingTranslator;
+use App\Service\Speaker;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\Translation\Loader\ArrayLoader;
+use Symfony\Component\Translation\Translator;
 use Symfony\Component\Yaml\Yaml;
 use Symfony\Contracts\Translation\TranslatorInterface;
 use Twig\Environment;
@@ -60,6 +66,26 @@ final class CatalogueTest extends KernelTestCase
         $translator = self::getContainer()->get(TranslatorInterface::class);
         self::assertSame('1 guest', $translator->trans('{count} guests', ['{count}' => 1]));
         self::assertSame('1,800 guests', $translator->trans('{count} guests', ['{count}' => 1800]));
+    }
+
+    /** An amount within a line: number, unit and line are all of the second language, and no code was written for it. */
+    public function testASecondLanguageNeedsNoCode(): void
+    {
+        $translator = new Translator('de');
+        $translator->addLoader('array', new ArrayLoader());
+        $messages = [
+            '{n} kg' => '{n, number} kg',
+            '{h} h {min} min' => '{h} Std. {min} Min.',
+            '{amount} tsp' => '{amount} TL',
+            '{need} of it after {time}' => 'nach {time} davon {need}',
+        ];
+        $translator->addResource('array', $messages, 'de', 'messages+intl-icu');
+        $saying = new SayingTranslator($translator);
+        $values = ['{need}' => AmountWriter::weight(1250), '{time}' => AmountWriter::duration(135)];
+        self::assertSame('nach 2 Std. 15 Min. davon 1,25 kg', $saying->trans('{need} of it after {time}', $values));
+        $cardamom = self::getContainer()->get(Larder::class)->get('cardamom');
+        self::assertSame('1¼ TL', (new Speaker($saying))->say((new AmountWriter(240, 1))->main($cardamom, 2.6)));
+        self::assertSame('', (new Speaker($saying))->say(null));
     }
 
     /** @return array<string, string> */

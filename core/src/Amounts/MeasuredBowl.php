@@ -6,6 +6,7 @@ namespace FeastLadle\Amounts;
 
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Words\Sentence;
 
 /** A bowl as it is measured out, rounded for this kitchen; a reserve bowl stands by and may be left over. */
 final readonly class MeasuredBowl
@@ -13,8 +14,8 @@ final readonly class MeasuredBowl
     public function __construct(
         public Ingredient $ingredient,
         public float $grams,
-        public string $amount,
-        public string $byCup,
+        public Sentence $amount,
+        public ?Sentence $byCup,
         public string $how,
         public bool $reserve = false,
         public float $exactGrams = 0.0,

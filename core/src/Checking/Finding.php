@@ -13,7 +13,7 @@ final readonly class Finding
 
     public Sentence $advice;
 
-    /** @param array<string, string|int|float> $values of both sentences */
+    /** @param array<string, string|int|float|Sentence> $values of both sentences */
     public function __construct(public Severity $severity, public string $step, string $reason, string $advice, array $values = [])
     {
         $this->reason = new Sentence($reason, $values);

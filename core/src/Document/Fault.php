@@ -11,7 +11,7 @@ final readonly class Fault
 {
     public Sentence $sentence;
 
-    /** @param array<string, string|int|float> $values by placeholder, without braces */
+    /** @param array<string, string|int|float|Sentence> $values by placeholder, without braces */
     public function __construct(public string $pointer, string $message, array $values = [])
     {
         $this->sentence = new Sentence($message, $values);

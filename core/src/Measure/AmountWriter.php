@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Measure;
 
 use FeastLadle\Larder\Ingredient;
+use FeastLadle\Words\Sentence;
 
 /** Writes amounts as a cook measures them: by weight, by the kitchen's own cup, by spoons, by count, or a pinch. */
 final readonly class AmountWriter
@@ -34,22 +35,26 @@ final readonly class AmountWriter
     }
 
     /** The main way: "1.25 kg", "2 coconuts", "¾ tsp", "a pinch". */
-    public function main(Ingredient $ingredient, float $measuredGrams): string
+    public function main(Ingredient $ingredient, float $measuredGrams): Sentence
     {
         if (null !== $ingredient->weights->eachGrams) {
-            return trim(self::plain($measuredGrams / $ingredient->weights->eachGrams).' '.$ingredient->weights->counter);
+            $count = round($measuredGrams / $ingredient->weights->eachGrams, 3);
+
+            return '' === $ingredient->weights->counter
+                ? new Sentence('{n}', ['n' => $count])
+                : new Sentence('{n} {counter}', ['n' => $count, 'counter' => $ingredient->weights->counter]);
         }
         if (!$this->rounding->isWeighable($measuredGrams)) {
             $quarters = (int) round($measuredGrams / $ingredient->weights->bulkDensity / (Rounding::TEASPOON_ML / 4));
 
-            return $quarters >= 1 ? self::quarters($quarters).' tsp' : 'a pinch';
+            return $quarters >= 1 ? new Sentence('{amount} tsp', ['amount' => self::quarters($quarters)]) : new Sentence('a pinch');
         }
 
         return self::weight($measuredGrams);
     }
 
-    /** The same in cups or spoons, as a help; empty where that would mislead by more than a tenth. */
-    public function byCup(Ingredient $ingredient, float $grams): string
+    /** The same in cups or spoons, as a help; null where that would mislead by more than a tenth. */
+    public function byCup(Ingredient $ingredient, float $grams): ?Sentence
     {
         $ml = $grams / $ingredient->weights->bulkDensity;
         if (null !== $ingredient->weights->eachGrams) {
@@ -57,48 +62,55 @@ final readonly class AmountWriter
         }
         // What is spooned anyway needs no help.
         if (!$this->rounding->isWeighable($grams)) {
-            return '';
+            return null;
         }
-        foreach ([['cup', $this->cupMl], ['tbsp', Rounding::TABLESPOON_ML], ['tsp', Rounding::TEASPOON_ML]] as [$name, $unit]) {
+        foreach (['cup' => $this->cupMl, 'tbsp' => Rounding::TABLESPOON_ML, 'tsp' => Rounding::TEASPOON_ML] as $name => $unit) {
             $quarters = (int) round($ml / $unit * 4);
             if ($quarters >= ('cup' === $name ? 1 : 4) && abs($quarters * $unit / 4 - $ml) <= 0.1 * $ml) {
-                return self::quarters($quarters).' '.$name.('cup' === $name && $quarters > 4 ? 's' : '');
+                $values = ['amount' => self::quarters($quarters)];
+
+                return match (true) {
+                    'tsp' === $name => new Sentence('{amount} tsp', $values),
+                    'tbsp' === $name => new Sentence('{amount} tbsp', $values),
+                    $quarters > 4 => new Sentence('{amount} cups', $values),
+                    default => new Sentence('{amount} cup', $values),
+                };
             }
         }
 
-        return '';
+        return null;
     }
 
-    public static function weight(float $grams): string
+    public static function weight(float $grams): Sentence
     {
         if ($grams >= 1000) {
-            return self::plain(round($grams / 1000, $grams >= 10000 ? 1 : ($grams >= 2000 ? 2 : 3))).' kg';
+            return new Sentence('{n} kg', ['n' => round($grams / 1000, $grams >= 10000 ? 1 : ($grams >= 2000 ? 2 : 3))]);
         }
-
         if ($grams > 0 && $grams < 0.1) {
-            return self::plain(round(1000 * $grams)).' mg';
+            return new Sentence('{n} mg', ['n' => round(1000 * $grams)]);
         }
 
-        return self::plain(round($grams, $grams < 0.95 ? 2 : ($grams < 10 ? 1 : 0))).' g';
+        return new Sentence('{n} g', ['n' => round($grams, $grams < 0.95 ? 2 : ($grams < 10 ? 1 : 0))]);
     }
 
-    public static function volume(float $ml): string
+    public static function volume(float $ml): Sentence
     {
-        return $ml >= 995 ? self::plain(round($ml / 1000, $ml >= 10000 ? 1 : 2)).' l' : self::plain(round($ml / 5) * 5).' ml';
+        return $ml >= 995
+            ? new Sentence('{n} l', ['n' => round($ml / 1000, $ml >= 10000 ? 1 : 2)])
+            : new Sentence('{n} ml', ['n' => round($ml / 5) * 5]);
     }
 
-    public static function duration(float $minutes): string
+    public static function duration(float $minutes): Sentence
     {
         $minutes = (int) round($minutes);
-        if ($minutes < 100) {
-            return $minutes.' min';
-        }
-        if ($minutes >= 2880) {
-            return self::plain(round($minutes / 1440, 1)).' days';
-        }
         $rest = $minutes % 60;
 
-        return intdiv($minutes, 60).' h'.(0 === $rest ? '' : ' '.$rest.' min');
+        return match (true) {
+            $minutes < 100 => new Sentence('{n} min', ['n' => $minutes]),
+            $minutes >= 2880 => new Sentence('{n} days', ['n' => round($minutes / 1440, 1)]),
+            0 === $rest => new Sentence('{h} h', ['h' => intdiv($minutes, 60)]),
+            default => new Sentence('{h} h {min} min', ['h' => intdiv($minutes, 60), 'min' => $rest]),
+        };
     }
 
     private static function quarters(int $quarters): string
@@ -106,10 +118,5 @@ final readonly class AmountWriter
         $whole = intdiv($quarters, 4);
 
         return (0 === $whole ? '' : (string) $whole).self::FRACTIONS[$quarters % 4];
-    }
-
-    private static function plain(float $number): string
-    {
-        return rtrim(rtrim(number_format($number, 3, '.', ''), '0'), '.');
     }
 }

@@ -11,7 +11,7 @@ final readonly class Obstacle
 {
     public Sentence $sentence;
 
-    /** @param array<string, string|int|float> $values */
+    /** @param array<string, string|int|float|Sentence> $values */
     public function __construct(public string $dish, string $message, array $values = [])
     {
         $this->sentence = new Sentence($message, $values);

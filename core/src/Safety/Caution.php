@@ -12,7 +12,7 @@ final readonly class Caution
 {
     public Sentence $sentence;
 
-    /** @param array<string, string|int|float> $values */
+    /** @param array<string, string|int|float|Sentence> $values */
     public function __construct(public Danger $danger, string $message, array $values = [])
     {
         $this->sentence = new Sentence($message, $values);

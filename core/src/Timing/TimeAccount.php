@@ -12,7 +12,7 @@ final class TimeAccount
     /** @var list<Sentence> */
     private array $sentences = [];
 
-    /** @param array<string, string|int|float> $values */
+    /** @param array<string, string|int|float|Sentence> $values */
     public function say(string $template, array $values = []): void
     {
         $this->sentences[] = new Sentence($template, $values);

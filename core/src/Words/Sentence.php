@@ -10,7 +10,7 @@ namespace FeastLadle\Words;
  */
 final readonly class Sentence
 {
-    /** @param array<string, string|int|float> $values by placeholder, without braces */
+    /** @param array<string, string|int|float|self> $values by placeholder, without braces; an amount is a sentence of its own */
     public function __construct(public string $id, public array $values = [])
     {
     }
@@ -19,7 +19,7 @@ final readonly class Sentence
     {
         $placeholders = [];
         foreach ($this->values as $name => $value) {
-            $placeholders['{'.$name.'}'] = (string) $value;
+            $placeholders['{'.$name.'}'] = $value instanceof self ? $value->text() : (string) $value;
         }
 
         return strtr($this->id, $placeholders);

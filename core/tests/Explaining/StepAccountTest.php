@@ -59,6 +59,11 @@ final class StepAccountTest extends TestCase
     #[DataProvider('feasts')]
     public function testNoStepIsWithoutItsAccountAndWhatIsComputedIsWhatIsPlanned(Feast $feast, Kitchen $kitchen): void
     {
+        $number = static function (Sentence $sentence, string $name): float {
+            self::assertIsNumeric($sentence->values[$name]);
+
+            return (float) $sentence->values[$name];
+        };
         foreach ((new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen)->steps as $step) {
             $told = (new StepAccount(Shipped::larder()))->of($step, $kitchen);
             self::assertNotSame([], $told, $step->key->id());
@@ -66,17 +71,17 @@ final class StepAccountTest extends TestCase
             self::assertDoesNotMatchRegularExpression('/[{}]|NAN|INF/', $where);
             $last = $told[\count($told) - 1];
             if (isset($last->values['least']) && 'The law is known to about a fifth: {least} to {most} min.' === $last->id) {
-                self::assertEqualsWithDelta($step->minutes(), (float) $last->values['least'] / 0.8, 1.2, $where);
+                self::assertEqualsWithDelta($step->minutes(), $number($last, 'least') / 0.8, 1.2, $where);
             } elseif (
                 isset($last->values['minutes'])
                 && !str_starts_with($last->id, 'Between')
                 && !str_starts_with($last->id, 'The fat')
             ) {
-                self::assertEqualsWithDelta($step->minutes(), (float) $last->values['minutes'], 1.0, $where);
+                self::assertEqualsWithDelta($step->minutes(), $number($last, 'minutes'), 1.0, $where);
             } elseif (isset($last->values['factor'], $last->values['likely'])) {
                 self::assertEqualsWithDelta(
                     $step->minutes(),
-                    (float) $last->values['factor'] * (float) $last->values['likely'],
+                    $number($last, 'factor') * $number($last, 'likely'),
                     1.0,
                     $where,
                 );

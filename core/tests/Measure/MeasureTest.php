@@ -41,32 +41,32 @@ final class MeasureTest extends TestCase
     {
         $writer = new AmountWriter(240, 1);
         $larder = Shipped::larder();
-        self::assertSame('1¾ tsp', $writer->main($larder->get('cardamom'), $writer->measuredGrams($larder->get('cardamom'), 3.6)));
-        self::assertSame('a pinch', $writer->main($larder->get('saffron'), $writer->measuredGrams($larder->get('saffron'), 0.05)));
-        self::assertSame('1.25 kg', $writer->main($larder->get('sugar'), 1250));
+        self::assertSame('1¾ tsp', $writer->main($larder->get('cardamom'), $writer->measuredGrams($larder->get('cardamom'), 3.6))->text());
+        self::assertSame('a pinch', $writer->main($larder->get('saffron'), $writer->measuredGrams($larder->get('saffron'), 0.05))->text());
+        self::assertSame('1.25 kg', $writer->main($larder->get('sugar'), 1250)->text());
     }
 
     public function testWhatIsSpoonedIsNotSaidTwice(): void
     {
         $writer = new AmountWriter(240, 1);
         $cardamom = Shipped::larder()->get('cardamom');
-        self::assertSame(['1¼ tsp', ''], [$writer->main($cardamom, 2.6), $writer->byCup($cardamom, 2.6)]);
+        self::assertSame(['1¼ tsp', null], [$writer->main($cardamom, 2.6)->text(), $writer->byCup($cardamom, 2.6)]);
     }
 
     public function testCupsAreTheKitchensOwn(): void
     {
         $sugar = Shipped::larder()->get('sugar');
-        self::assertSame('2 cups', (new AmountWriter(240, 1))->byCup($sugar, 408));
-        self::assertSame('2½ cups', (new AmountWriter(200, 1))->byCup($sugar, 425));
+        self::assertSame('2 cups', (new AmountWriter(240, 1))->byCup($sugar, 408)?->text());
+        self::assertSame('2½ cups', (new AmountWriter(200, 1))->byCup($sugar, 425)?->text());
     }
 
     public function testDurationsAndVolumesCarryTheirUnits(): void
     {
-        self::assertSame('99 min', AmountWriter::duration(99.4));
-        self::assertSame('1 h 40 min', AmountWriter::duration(100));
-        self::assertSame('2 h', AmountWriter::duration(120));
-        self::assertSame('4 days', AmountWriter::duration(5760));
-        self::assertSame('995 ml', AmountWriter::volume(993));
-        self::assertSame('1 l', AmountWriter::volume(1000));
+        self::assertSame('99 min', AmountWriter::duration(99.4)->text());
+        self::assertSame('1 h 40 min', AmountWriter::duration(100)->text());
+        self::assertSame('2 h', AmountWriter::duration(120)->text());
+        self::assertSame('4 days', AmountWriter::duration(5760)->text());
+        self::assertSame('995 ml', AmountWriter::volume(993)->text());
+        self::assertSame('1 l', AmountWriter::volume(1000)->text());
     }
 }
