@@ -137,6 +137,7 @@ final class WavesTest extends TestCase
             ],
         );
         self::assertCount(2, $lent->otherWork);
+        $met = [];
         foreach ($this->plan($lent)->steps as $step) {
             foreach ($lent->otherWork as $work) {
                 if ($step->burner === $work->on || \in_array($work->on, $step->people, true)) {
@@ -144,9 +145,11 @@ final class WavesTest extends TestCase
                         $step->end <= $work->from || $step->start >= $work->to,
                         $step->activity.' runs into '.$work->name,
                     );
+                    $met[$work->name] = true;
                 }
             }
         }
+        self::assertCount(2, $met, 'The fire and the hands that were lent out are used at other times.');
     }
 
     /** A tool that exists once is at one step at a time. */

@@ -57,16 +57,19 @@ final class AroundThePotsTest extends TestCase
     {
         $sticks = (new PotSticks(Shipped::larder()))->of(self::quantities()->dishes['pudding']);
         self::assertNotSame([], $sticks);
+        $stops = 0;
         foreach ($sticks as $stick) {
             $begin = null;
             foreach ($stick->levels as $level) {
                 if ('stop' === $level['what']) {
                     self::assertLessThan($begin, $level['depthMm']);
+                    ++$stops;
                 }
                 $begin = 'begin' === $level['what'] ? $level['depthMm'] : $begin;
             }
             self::assertGreaterThanOrEqual(5, \count($stick->litres));
         }
+        self::assertGreaterThan(0, $stops);
     }
 
     public function testPiecesAreServedFromPlattersAndPuddingFromPails(): void

@@ -57,13 +57,12 @@ final class SolverTest extends TestCase
 
     public function testMoreTimeNeverMakesItWorse(): void
     {
-        foreach ([5, 17, 29] as $seed) {
+        foreach ([5, 7, 29, 37] as $seed) {
             $problem = $this->problem(RandomProblem::document($seed, 24));
             $short = (new Solver())->solve($problem, Budget::iterations(5), 1);
             $long = (new Solver())->solve($problem, Budget::iterations(120), 1);
-            if (null !== $short->objective) {
-                self::assertLessThanOrEqual($short->objective, $long->objective);
-            }
+            self::assertNotNull($short->objective, "seed $seed");
+            self::assertLessThanOrEqual($short->objective, $long->objective);
         }
     }
 
