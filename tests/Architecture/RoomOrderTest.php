@@ -46,10 +46,14 @@ final class RoomOrderTest extends TestCase
     public function testNoLineIsTooLong(): void
     {
         $root = \dirname(__DIR__, 2);
-        exec('cd '.escapeshellarg($root).' && git ls-files "*.php" "*.twig" "*.js" "*.mjs" "*.scss" bin', $files);
+        exec('cd '.escapeshellarg($root).' && git ls-files "*.php" "*.twig" "*.js" "*.mjs" "*.scss" "*.md" "*.yaml" bin', $files);
         self::assertNotSame([], $files);
         foreach ($files as $file) {
             foreach ((array) file("$root/$file") as $i => $line) {
+                if (str_ends_with($file, '.md') && str_starts_with((string) $line, '|')) {
+                    // A row of a table can't be broken.
+                    continue;
+                }
                 self::assertLessThanOrEqual(self::LONGEST_LINE, mb_strlen(rtrim((string) $line, "\n")), $file.':'.($i + 1));
             }
         }

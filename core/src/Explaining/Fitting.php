@@ -88,8 +88,8 @@ final readonly class Fitting
         return new Obstacle(
             $dish,
             match ($conflict->kind) {
-                ConflictKind::Hold => 'Its batches stand full at the same time, at "{steps}", and only {there} can hold them: '.
-                    '{things}. One more of these would do it, or fewer guests.',
+                ConflictKind::Hold => 'At "{steps}" its batches stand full at once, and only {there} can hold them: {things}. '.
+                    'One more would do it, or fewer guests.',
                 ConflictKind::Resource => 'There is not enough of {things} for: {steps}.',
                 ConflictKind::Calendar => 'No shift is long enough for: {steps}.',
                 ConflictKind::Need => 'There are too few for "{steps}": {things}.',

@@ -58,8 +58,8 @@ final readonly class FireTimes
         } else {
             $account?->say(
                 $lid
-                    ? 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C under a lid, as the open surface of {surface} '.
-                        'm² would lose up to {loss} kW, {minutes} min.'
+                    ? 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C under a lid (open, {surface} m² would lose '.
+                        '{loss} kW), {minutes} min.'
                     : 'Food and pot hold {capacity} kJ a degree; from {from} to {to} °C, the open surface of {surface} m² losing up '.
                         'to {loss} kW, {minutes} min.',
                 [

@@ -21,7 +21,7 @@ final class ScarceThingsTest extends TestCase
         $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), Shipped::kitchen());
         $basundi = array_values(array_filter($plan->obstacles, static fn (Obstacle $o): bool => 'basundi' === $o->dish));
         self::assertCount(1, $basundi);
-        self::assertStringContainsString('stand full at the same time', $basundi[0]->text());
+        self::assertStringContainsString('stand full at once', $basundi[0]->text());
         self::assertStringContainsString('only 2 can hold them: ', $basundi[0]->text());
         // One bowl more, and that is no longer in the way.
         $document = Shipped::document('kitchens/kumbhar-lane');
@@ -36,7 +36,7 @@ final class ScarceThingsTest extends TestCase
         $kitchen = (new KitchenReader())->read(json_encode([...$document, 'vessels' => $vessels], \JSON_THROW_ON_ERROR));
         $with = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), $kitchen);
         foreach ($with->obstacles as $obstacle) {
-            self::assertStringNotContainsString('stand full at the same time', $obstacle->text());
+            self::assertStringNotContainsString('stand full at once', $obstacle->text());
         }
     }
 
