@@ -77,7 +77,7 @@ final class ProblemReader
     {
         $items = $node->items(2, 2);
         $start = isset($items[0]) ? $items[0]->int(-self::FAR, self::FAR) : 0;
-        $end = isset($items[1]) ? $items[1]->int(-self::FAR, self::FAR) : 0;
+        $end = isset($items[1]) ? $items[1]->int(-self::FAR, self::FAR) : $start;
         if ($end < $start) {
             $node->fault('The horizon ends at {end}, before it starts at {start}.', ['end' => $end, 'start' => $start]);
         }

@@ -15,6 +15,7 @@ use FeastLadle\Batch\SteamWater;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Climate;
+use FeastLadle\Heat\Frying;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Measures;
 use FeastLadle\Kitchen\Storeroom;
@@ -187,6 +188,77 @@ final class BatchByHandTest extends TestCase
             }
         }
         self::assertCount($found, $pours);
+    }
+
+    /** The least pan is as high as the fat at six tenths of the wished depth and a load in it come to at the limit. */
+    public function testSixTenthsOfTheDepthIsTheLeast(): void
+    {
+        $flow = $this->fry(4.0);
+        $pieces = (int) ceil($flow->taken->pieces - 1e-9);
+        $pieceMl = $flow->taken->volumeMl(Shipped::larder()) / $pieces;
+        $pieceKg = $flow->taken->massGrams() / $pieces / 1000;
+        // 33 mm over 600 cm²: 1.98 l, 1.6434 kg of hot fat.
+        $each = (int) min(32, floor(0.175 * 1.6434 / $pieceKg));
+        $least = (1980 + $each * $pieceMl) / 0.45 / 60;
+        $in = static fn (float $height): ?FryingLoad => FryingLoad::in(
+            StraightShape::rectangular(240, 250, $height),
+            $flow,
+            $flow->step->gives->pieces ?? self::fail(),
+            55,
+            Shipped::larder(),
+        );
+        self::assertNull($in($least - 0.01));
+        self::assertEqualsWithDelta(1643.4, $in($least + 0.01)?->fatGrams, 0.01);
+    }
+
+    /** Where the fat decides: a thousandth too little for one piece more. */
+    public function testAPieceMoreNeedsItsFat(): void
+    {
+        $flow = $this->fry(4.0);
+        $pieceKg = $flow->taken->massGrams() / ceil($flow->taken->pieces - 1e-9) / 1000;
+        foreach ([[0.9995, 11], [1.0005, 12]] as [$share, $each]) {
+            $area = $share * 12 * $pieceKg / 0.175 / 0.83 / 55 * 1e6;
+            $pan = StraightShape::rectangular(1000, $area / 1000, 400);
+            $load = FryingLoad::in($pan, $flow, $flow->step->gives->pieces ?? self::fail(), 55, Shipped::larder());
+            self::assertSame(min($each, Frying::piecesPerLoad($area / 1e6, \M_PI / 4 * 0.036 ** 2, 9.0, 0.001)), $load?->piecesPerLoad);
+        }
+    }
+
+    public function testOfTwoPansThatFryAsManyTheSmallerIsTaken(): void
+    {
+        $pans = [];
+        foreach (['big' => 220, 'small' => 200] as $id => $height) {
+            $pans[$id] = $this->vessel($id, VesselKind::Pan, StraightShape::rectangular(240, 250, $height));
+        }
+        $kitchen = $this->kitchen([...Shipped::kitchen()->vessels, ...$pans]);
+        $others = array_filter($kitchen->vessels, static fn (Vessel $v): bool => VesselKind::Pan !== $v->kind || isset($pans[$v->id]));
+        $plan = (new PotChooser($this->kitchen($others), Shipped::larder()))->plan(
+            Shipped::recipe('milk-solids-balls'),
+            static fn (): float => 1.0,
+        );
+        self::assertSame('small', $plan->pots['fry']->vessel()->id);
+    }
+
+    /** What rests in several bowls is poured from each of them by itself. */
+    public function testOfSeveralVesselsEachIsLiftedAlone(): void
+    {
+        $several = 0;
+        foreach ([['filled-flatbread', 20.0], ['date-nut-rolls', 20.0]] as [$slug, $factor]) {
+            $plan = (new PotChooser(Shipped::temple(), Shipped::larder()))->plan(Shipped::recipe($slug), static fn (): float => $factor);
+            $pots = $plan->potOfStep();
+            foreach (Pours::of($plan, Shipped::larder(), 20.0) as $pour) {
+                foreach ($pour->step->sources() as $source) {
+                    $from = $pots[$source] ?? null;
+                    if (null === $from || $from->vessel()->id !== $pour->from->id || 1 === \count($from->vessels)) {
+                        continue;
+                    }
+                    ++$several;
+                    $grams = $plan->ledger->flow($source)->gives->massGrams();
+                    self::assertEqualsWithDelta($from->vessel()->emptyKg + $grams / \count($from->vessels) / 1000, $pour->liftKg, 1e-9);
+                }
+            }
+        }
+        self::assertGreaterThan(0, $several);
     }
 
     /** @param array<string, Vessel> $vessels */

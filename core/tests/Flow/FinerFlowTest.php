@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Flow;
 
+use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Climate;
+use FeastLadle\Heat\HeatCap;
 use FeastLadle\Larder\Without;
+use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Schools\Choices;
+use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
 
@@ -69,6 +74,7 @@ final class FinerFlowTest extends TestCase
         self::assertSame([], $flow->bases);
         self::assertSame('date-syrup', $flow->bowls[0]->ingredient);
         self::assertEqualsWithDelta(0.9 * 430, $flow->bowls[0]->grams, 1e-6);
+        self::assertEqualsWithDelta(0.9 * 430, $flow->taken->grams['date-syrup'], 1e-6);
     }
 
     public function testWhatAGuestDoesWithoutHoldsInTheBasesToo(): void
@@ -94,5 +100,82 @@ final class FinerFlowTest extends TestCase
     {
         $flow = Ledger::follow(Shipped::recipe('filled-flatbread'), Shipped::larder(), 1.0, 1, Climate::usual())->flow('griddle');
         self::assertLessThan(0.1 * $flow->taken->volumeMl(Shipped::larder()), $flow->fullestMl);
+    }
+
+    /** Three batches of all take what one of the whole takes, of every recipe that takes from another, done once or in each batch. */
+    public function testBasesAreTakenOverAllBatches(): void
+    {
+        $taken = [];
+        foreach (glob(\dirname(__DIR__, 3).'/data/recipes/*.json') ?: [] as $file) {
+            $recipe = Shipped::recipe(basename($file, '.json'));
+            $follow = static fn (float $factor, int $batches): Ledger => Ledger::follow(
+                $recipe,
+                Shipped::larder(),
+                $factor,
+                $batches,
+                Climate::usual(),
+            );
+            foreach ($follow(3.0, 3)->bases() as $slug => $grams) {
+                self::assertEqualsWithDelta($follow(3.0, 1)->bases()[$slug], $grams, 1e-6, $recipe->slug);
+                self::assertEqualsWithDelta(3 * $follow(1.0, 1)->bases()[$slug], $grams, 1e-6, $recipe->slug);
+                $taken[] = $recipe->slug;
+            }
+        }
+        self::assertContains('sesame-balls', $taken);
+        self::assertGreaterThan(2, \count($taken));
+    }
+
+    /** A base done once for three batches is taken for all three at once. */
+    public function testABaseTakenOnceIsTakenForAllBatches(): void
+    {
+        $document = Shipped::document('recipes/sesame-balls');
+        $steps = $document['steps'];
+        self::assertIsArray($steps);
+        $json = Document::changed(
+            $document,
+            array_fill_keys(array_map(static fn (int $i): string => "/steps/$i/once", array_keys($steps)), true),
+        );
+        $recipe = (new RecipeReader(Shipped::larder()))->read($json, null, Shipped::shelf());
+        $ledger = Ledger::follow($recipe, Shipped::larder(), 6.0, 3, Climate::usual());
+        self::assertEqualsWithDelta(6 * 430.0, $ledger->flow('syrup')->bases['jaggery-syrup'], 1e-6);
+        self::assertEqualsWithDelta(6 * 430.0, $ledger->bases()['jaggery-syrup'], 1e-6);
+        self::assertEqualsWithDelta((6 * 430.0 * 1000) / 1400, $ledger->flow('syrup')->taken->grams['jaggery'], 0.6);
+    }
+
+    /** What the pulse has drunk stays in it: with no more water than that nothing is poured off. */
+    public function testOnlyWhatIsNotDrunkIsPouredOff(): void
+    {
+        $document = Shipped::document('recipes/filled-flatbread');
+        $recipe = (new RecipeReader(Shipped::larder()))->read(json_encode($document, \JSON_THROW_ON_ERROR), null, Shipped::shelf());
+        foreach (Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual())->flows as $id => $flow) {
+            $free = max(0.0, $flow->taken->waterGrams(Shipped::larder()) - $flow->taken->heldWaterGrams(Shipped::larder()));
+            if ('drain' === $id) {
+                self::assertEqualsWithDelta($free, $flow->waste, 1e-6);
+            }
+        }
+        $steps = $document['steps'];
+        self::assertIsArray($steps);
+        $drain = $recipe->step('drain')->sources()[0];
+        $at = array_search($drain, array_column($steps, 'id'), true);
+        $takes = array_column((array) ((array) $steps[(int) $at])['takes'], 'ingredient');
+        $water = array_search('water', $takes, true);
+        $dry = (new RecipeReader(Shipped::larder()))->read(
+            Document::changed($document, ["/steps/$at/takes/$water/grams" => 200]),
+            null,
+            Shipped::shelf(),
+        );
+        self::assertSame(0.0, Ledger::follow($dry, Shipped::larder(), 1.0, 1, Climate::usual())->flow('drain')->waste);
+    }
+
+    /** From three hundredths of starch on a boiling liquid catches like thin pudding. */
+    public function testStarchCatches(): void
+    {
+        $step = Shipped::recipe('basundi')->step('boil');
+        foreach ([[4.2, HeatCap::Water], [4.4, HeatCap::ThinPudding]] as [$semolina, $cap]) {
+            $pot = Contents::of('water', 100 - $semolina, 20)->plus(Contents::of('semolina', $semolina, 20), Shipped::larder());
+            $flow = new StepFlow($step, $pot, $pot, 0.0, 0.0, 0.0, []);
+            // Semolina is 0.7 of starch.
+            self::assertSame($cap, $flow->heatCap(Shipped::larder()), "$semolina %");
+        }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Frozen;
 
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\CommonDue;
 use FeastLadle\Schedule\Conflict;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Placement;
@@ -23,6 +24,8 @@ use FeastLadle\Tests\Schedule\RandomProblem;
 use FeastLadle\Tests\Schedule\RandomShop;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * How the search goes on many small problems of every kind, a line each, as it was put down: another order of two moves, a limit that takes
@@ -55,6 +58,27 @@ final class SearchFrozenTest extends TestCase
     public function testLargeProblems(int $part): void
     {
         $this->compare('large', $part, fn (int $seed): string => $this->mixed(RandomProblem::document(500 + $seed, 26 + $seed % 9), $seed));
+    }
+
+    #[DataProvider('six')]
+    public function testSharedThings(int $part): void
+    {
+        $this->compare('shared', $part, fn (int $seed): string => $this->mixed(RandomProblem::shared($seed), $seed));
+    }
+
+    /** Costs of some jobs that are due together, on one to four machines: the bound of each set. */
+    public function testBoundsOfACommonDueTime(): void
+    {
+        $lines = '';
+        $random = new Randomizer(new Mt19937(7));
+        for ($n = 0; $n < 150; ++$n) {
+            $jobs = [];
+            for ($j = $random->getInt(1, $n < 140 ? 7 : 14); $j > 0; --$j) {
+                $jobs[] = [$random->getInt(1, 60), $random->getInt(0, 9), $random->getInt(1, 60)];
+            }
+            $lines .= CommonDue::bound($jobs, max(1, $random->getInt(1, 4)))."\n";
+        }
+        Frozen::compare('common-due', $lines);
     }
 
     #[DataProvider('three')]

@@ -60,7 +60,11 @@ final class RandomProblem
                 ];
             }
             if ($chance(25)) {
-                $activity['due'] = ['at' => $random->getInt(200, 850), 'early' => $random->getInt(0, 5), 'late' => $random->getInt(1, 50)];
+                $activity['due'] = [
+                    'at' => $random->getInt(200, 850),
+                    'early' => $random->getInt(0, 5),
+                    'late' => $random->getInt(1, 50),
+                ];
             }
             if ($chance(10)) {
                 $activity['earliestStart'] = $random->getInt(0, 200);
@@ -103,6 +107,80 @@ final class RandomProblem
             'links' => $links,
             'holds' => $holds,
             'objective' => $chance(25) ? ['kind' => 'makespan'] : ['kind' => 'just-in-time', 'span' => $random->getInt(0, 2)],
+        ];
+    }
+
+    /**
+     * Pots that are held and needed by themselves, trays that hold several, two hands out of three at once.
+     *
+     * @return array<string, mixed>
+     */
+    public static function shared(int $seed): array
+    {
+        $random = new Randomizer(new Mt19937($seed));
+        $chance = static fn (int $percent): bool => $random->getInt(1, 100) <= $percent;
+        $pots = ['pot-0', 'pot-1', 'pot-2'];
+        $trays = ['tray-0', 'tray-1'];
+        $hands = ['hand-0', 'hand-1', 'hand-2'];
+        $resources = [];
+        foreach ($pots as $pot) {
+            $resources[] = ['id' => $pot, 'turnover' => $random->getInt(0, 5)];
+        }
+        foreach ($trays as $tray) {
+            $resources[] = ['id' => $tray, 'capacity' => 3];
+        }
+        foreach ($hands as $hand) {
+            $resources[] = ['id' => $hand, 'capacity' => 100] + ($chance(30) ? ['calendar' => [[0, 180], [200, 600]]] : []);
+        }
+        $some = static fn (array $of): array => \array_slice($random->shuffleArray($of), 0, $random->getInt(1, \count($of)));
+        $activities = $links = $holds = [];
+        $count = $random->getInt(6, 12);
+        for ($i = 0; $i < $count; ++$i) {
+            $needs = [];
+            if ($chance(45)) {
+                $needs[] = ['from' => $some($pots)];
+            }
+            if ($chance(35)) {
+                $needs[] = ['from' => $some($trays), 'units' => $random->getInt(1, 2)];
+            }
+            if ($chance(50)) {
+                $needs[] = ['from' => $hands, 'count' => $random->getInt(1, 3), 'units' => [100, 40][$random->getInt(0, 1)]];
+            }
+            $activities[] =
+                ['id' => "a$i", 'duration' => $random->getInt(0, 30), 'needs' => $needs] +
+                ($chance(35)
+                    ? ['due' => ['at' => $random->getInt(150, 550), 'early' => $random->getInt(0, 3), 'late' => $random->getInt(1, 20)]]
+                    : []);
+            if ($i > 0 && $chance(55)) {
+                $links[] = [
+                    'from' => 'a'.$random->getInt(0, $i - 1),
+                    'to' => "a$i",
+                    'max' => $chance(30) ? $random->getInt(0, 60) : null,
+                ];
+            }
+        }
+        for ($h = 0; $h < 4; ++$h) {
+            $first = $random->getInt(0, $count - 2);
+            $holds[] = [
+                'id' => "hold-$h",
+                'activities' => ["a$first", 'a'.($first + 1)],
+                'needs' => [
+                    $random->getInt(1, 100) <= 60
+                        ? ['from' => $some($pots)]
+                        : ['from' => $some($trays), 'units' => $random->getInt(1, 2)],
+                ],
+            ];
+        }
+
+        return [
+            'format' => 'feast-ladle/schedule-problem',
+            'version' => 1,
+            'horizon' => [0, 600],
+            'resources' => $resources,
+            'activities' => $activities,
+            'links' => $links,
+            'holds' => $holds,
+            'objective' => $chance(25) ? ['kind' => 'makespan'] : ['kind' => 'just-in-time', 'span' => $random->getInt(0, 1)],
         ];
     }
 }

@@ -35,6 +35,18 @@ final class SolverTest extends TestCase
         }
     }
 
+    public function testSharedThingsPassTheAudit(): void
+    {
+        for ($seed = 1; $seed <= 120; ++$seed) {
+            $problem = $this->problem(RandomProblem::shared($seed));
+            self::assertSame(
+                [],
+                (new Audit())->faults($problem, (new Solver())->solve($problem, Budget::iterations(8), $seed)),
+                "seed $seed",
+            );
+        }
+    }
+
     public function testMostRandomProblemsAreSolvedOrProvenImpossible(): void
     {
         $unknown = 0;
