@@ -73,6 +73,28 @@ final class QuantitiesPropertyTest extends TestCase
         }
     }
 
+    /** One panful of fat serves all batches; what the pieces drink beyond 15 % of it is topped up. */
+    public function testFryingFatIsOnePanfulAndWhatIsDrunkBeyondASeventh(): void
+    {
+        $quantities = (new QuantityPlanner(Shipped::larder()))->plan(
+            Shipped::templeFeast(
+                static fn (array $d): array => [
+                    ...$d,
+                    'boxes' => [],
+                    'groups' => [['id' => 'all', 'name' => 'All', 'count' => 900]],
+                    'dishes' => [['id' => 'balls', 'recipe' => 'milk-solids-balls']],
+                ],
+            ),
+            Shipped::temple(),
+        );
+        $plan = $quantities->dishes['balls']->batchPlan;
+        $panful = $plan->pots['fry']->frying->fatGrams ?? self::fail();
+        $drunk = $plan->ledger->flow('fry')->fatDrunk * $plan->batches;
+        self::assertGreaterThan(0.15 * $panful, $drunk);
+        $oil = array_values(array_filter($quantities->stores, static fn ($l): bool => 'frying-oil' === $l->ingredient->id))[0];
+        self::assertEqualsWithDelta($panful + $drunk - 0.15 * $panful, $oil->needGrams, 0.02 * $panful);
+    }
+
     #[DataProvider('seeds')]
     public function testRoundingKeepsRatiosWithinTwoPercent(int $seed): void
     {

@@ -9,6 +9,7 @@ use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Schedule\Need;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
@@ -67,6 +68,9 @@ final class ScarceThingsTest extends TestCase
         self::assertNotEmpty($stirs);
         foreach ($stirs as $step) {
             self::assertCount(2, array_unique($step->people), $step->activity);
+            // Each by half, and five hundredths more for handing the spoon over.
+            $units = array_map(static fn (Need $n): int => 2 === $n->count ? $n->units : 0, $plan->problem->activities[$step->activity]->needs);
+            self::assertSame(intdiv($step->step->work->attention->percent, 2) + 5, max([0, ...$units]), $step->activity);
         }
     }
 
