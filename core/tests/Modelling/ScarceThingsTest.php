@@ -69,7 +69,10 @@ final class ScarceThingsTest extends TestCase
         foreach ($stirs as $step) {
             self::assertCount(2, array_unique($step->people), $step->activity);
             // Each by half, and five hundredths more for handing the spoon over.
-            $units = array_map(static fn (Need $n): int => 2 === $n->count ? $n->units : 0, $plan->problem->activities[$step->activity]->needs);
+            $units = array_map(
+                static fn (Need $n): int => 2 === $n->count ? $n->units : 0,
+                $plan->problem->activities[$step->activity]->needs,
+            );
             self::assertSame(intdiv($step->step->work->attention->percent, 2) + 5, max([0, ...$units]), $step->activity);
         }
     }

@@ -72,6 +72,7 @@ final class VesselByHandTest extends TestCase
     {
         $pot = new TaperedShape(120, 170, 200);
         self::assertEqualsWithDelta(5531.821, $pot->volumeMl(100), 0.001);
+        self::assertSame([120.0, 120.0, 170.0], [$pot->radiusMm(-3), $pot->radiusMm(0), $pot->radiusMm(230)]);
         self::assertEqualsWithDelta(145.0, $pot->radiusMm(100), 1e-9);
         self::assertEqualsWithDelta(0.0660520, $pot->surfaceM2(100), 1e-7);
         self::assertEqualsWithDelta(0.0452389, $pot->heatedBaseM2(100, 300), 1e-7);
