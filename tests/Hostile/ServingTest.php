@@ -13,6 +13,7 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Telling\TextReader;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Dotenv\Dotenv;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\NullSessionHandler;
 use Symfony\Component\Yaml\Yaml;
 
@@ -83,5 +84,17 @@ final class ServingTest extends BrowserCase
         self::assertSame('rotating_file', $log['type']);
         self::assertLessThanOrEqual(31, $log['max_files']);
         self::assertSame(0o600, $log['file_permission']);
+    }
+
+    public function testSessionsAreClearedAwayAndNothingIsOpenWhereNothingIsSet(): void
+    {
+        $root = \dirname(__DIR__, 2);
+        /** @var array{framework: array{session: array<string, mixed>}} $framework */
+        $framework = Yaml::parseFile($root.'/config/packages/framework.yaml');
+        $session = $framework['framework']['session'];
+        self::assertSame([1, 100, 172_800], [$session['gc_probability'], $session['gc_divisor'], $session['gc_maxlifetime']]);
+        self::assertSame([true, 'strict'], [$session['cookie_httponly'], $session['cookie_samesite']]);
+        $set = (new Dotenv())->parse((string) file_get_contents($root.'/.env'));
+        self::assertSame(['prod', '0', ''], [$set['APP_ENV'], $set['APP_DEBUG'], $set['APP_SECRET']]);
     }
 }

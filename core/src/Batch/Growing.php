@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Batch;
 
+use FeastLadle\Recipe\Take;
+
 /**
  * A recipe grown: k = need / yield, n equal batches, per batch base × (k/n)^e; e is 1 for body, 0.85 for strong spice and
  * salt by convention.
@@ -11,7 +13,7 @@ namespace FeastLadle\Batch;
 final class Growing
 {
     public const BODY = 1.0;
-    public const STRONG = 0.85;
+    public const STRONG = Take::STRONG;
 
     public static function perBatch(float $base, float $factor, int $batches, float $exponent = self::BODY): float
     {

@@ -7,6 +7,7 @@ namespace FeastLadle\Drafting;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Take;
 use FeastLadle\Telling\IngredientLine;
 use FeastLadle\Telling\LineReader;
 
@@ -87,7 +88,7 @@ final readonly class ToldBowls
             $bowl['how'] = mb_substr($line->note, 0, 150);
         }
         if ($isSpice && $bowl['grams'] < 20) {
-            $bowl['exponent'] = 0.85;
+            $bowl['exponent'] = Take::STRONG;
         }
 
         return $bowl;

@@ -8,6 +8,7 @@ use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
+use FeastLadle\Recipe\Take;
 use FeastLadle\Recipe\Target;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Telling\ProcessWords;
@@ -151,7 +152,7 @@ final readonly class ToldSteps
         ) {
             $this->open->ask(
                 '/steps/'.$index.'/target',
-                0.85,
+                Take::STRONG,
                 '"{title}": how far is the syrup cooked: sticky, one string, or further?',
                 title: $title,
             );

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Heat\Expansion;
+use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Larder\Larder;
 
 /**
@@ -96,10 +98,10 @@ final readonly class Contents
         return max(0.0, $ml - $this->waterOff * self::WATER_ML);
     }
 
-    /** Volume as it stands hot: watery food grows by 0.05 % a kelvin. */
+    /** Volume as it stands hot. */
     public function hotVolumeMl(Larder $larder, float $celsius): float
     {
-        return $this->volumeMl($larder) / (1 - 0.0005 * max(0.0, $celsius - 20));
+        return Expansion::volumeMl($this->volumeMl($larder), max(20.0, $celsius));
     }
 
     public function waterGrams(Larder $larder): float
@@ -200,7 +202,7 @@ final readonly class Contents
             $kj += ($grams / 1000) * $larder->get($id)->composition->specificHeat();
         }
 
-        return max(0.0, $kj - ($this->waterOff / 1000) * 4.18);
+        return max(0.0, $kj - ($this->waterOff / 1000) * SpecificHeat::WATER);
     }
 
     /** Water that must go for the level to fall to this share. */

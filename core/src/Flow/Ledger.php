@@ -6,6 +6,7 @@ namespace FeastLadle\Flow;
 
 use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Heat\Roast;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
@@ -228,7 +229,7 @@ final readonly class Ledger
             return $boiling + $step->work->target->stage->aimRise();
         }
 
-        return $step->process->facts()->browns ? 140.0 : $boiling;
+        return $step->process->facts()->browns ? Roast::TO_CELSIUS : $boiling;
     }
 
     public function flow(string $step): StepFlow

@@ -67,6 +67,6 @@ final class Cooling
     /** Ice that takes the heat out: m·c·ΔT/(334 + 4.18 T₁), in kg. */
     public static function iceKg(float $massKg, float $specificHeatKj, float $fromCelsius, float $toCelsius): float
     {
-        return ($massKg * $specificHeatKj * max(0.0, $fromCelsius - $toCelsius)) / (334 + 4.18 * $toCelsius);
+        return ($massKg * $specificHeatKj * max(0.0, $fromCelsius - $toCelsius)) / (334 + SpecificHeat::WATER * $toCelsius);
     }
 }

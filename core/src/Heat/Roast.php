@@ -10,7 +10,8 @@ namespace FeastLadle\Heat;
  */
 final class Roast
 {
-    private const TO_CELSIUS = 140.0;
+    /** What is roasted or browned is so hot when it is done. */
+    public const TO_CELSIUS = 140.0;
 
     public static function energyKj(float $dryKg, float $fatKg, float $moistureLost, float $fromCelsius): float
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Larder;
 
+use FeastLadle\Heat\SpecificHeat;
+
 /** Shares of an ingredient by mass; what remains is protein and fibre (and starch, where it is not told). */
 final readonly class Composition
 {
@@ -20,6 +22,6 @@ final readonly class Composition
     /** kJ/kg·K from composition: 4.18 w + 2.1 fat + 1.6 for sugar, starch and the rest. */
     public function specificHeat(): float
     {
-        return 4.18 * $this->water + 2.1 * $this->fat + 1.6 * (1 - $this->water - $this->fat);
+        return SpecificHeat::WATER * $this->water + 2.1 * $this->fat + 1.6 * (1 - $this->water - $this->fat);
     }
 }

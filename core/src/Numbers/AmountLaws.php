@@ -6,6 +6,7 @@ namespace FeastLadle\Numbers;
 
 use FeastLadle\Batch\GrainWater;
 use FeastLadle\Batch\Growing;
+use FeastLadle\Heat\Expansion;
 use FeastLadle\Measure\Rounding;
 use FeastLadle\Measure\Unit;
 use FeastLadle\Portion\Demand;
@@ -47,7 +48,7 @@ final class AmountLaws
                         array_map(static fn (Values $p): float => $p->number('grams') * $p->number('mlPerGram'), $v->rows('parts')),
                     );
 
-                    return [new Figure('cold', $ml, 'ml'), new Figure('hot', $ml / (1 - 0.0005 * ($v->number('celsius') - 20)), 'ml')];
+                    return [new Figure('cold', $ml, 'ml'), new Figure('hot', Expansion::volumeMl($ml, $v->number('celsius')), 'ml')];
                 },
             ),
             new Law(

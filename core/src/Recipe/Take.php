@@ -7,6 +7,9 @@ namespace FeastLadle\Recipe;
 /** One bowl that enters a step: an ingredient, (a share of) another step's output, or some of another recipe's output, a base. */
 final readonly class Take
 {
+    /** How strong spice and salt grow with the factor: slower than the body, by convention. */
+    public const STRONG = 0.85;
+
     /**
      * @param string|null $output  which of several outputs of fromStep
      * @param string|null $base    slug of the recipe whose output is taken

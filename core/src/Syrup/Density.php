@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Syrup;
 
+use FeastLadle\Heat\Expansion;
 use FeastLadle\Words\CannotBe;
 
 /**
@@ -16,7 +17,7 @@ final class Density
     {
         $b = $sugarPercent / 100;
 
-        return (1 - 0.0005 * ($celsius - 20)) / ((1 - $b) / 0.9982 + $b * (0.613 + 0.027 * $b));
+        return Expansion::densityShare($celsius) / ((1 - $b) / 0.9982 + $b * (0.613 + 0.027 * $b));
     }
 
     /** @throws \DomainException when no sugar solution is as light or as heavy */

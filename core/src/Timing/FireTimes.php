@@ -12,6 +12,7 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\OpenPot;
 use FeastLadle\Heat\Roast;
+use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Heat\WarmUp;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -147,7 +148,7 @@ final readonly class FireTimes
             return 0.0;
         }
         $from = $this->kitchen->climate->roomCelsius;
-        $specificHeat = 1.93 + (0.003 * ($from + self::FRYING_CELSIUS)) / 2;
+        $specificHeat = SpecificHeat::fat(($from + self::FRYING_CELSIUS) / 2);
         $capacity = ($pot->frying->fatGrams / 1000) * $specificHeat + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
         return WarmUp::minutes($capacity, $from, self::FRYING_CELSIUS, $this->netKw($flow, $pot, $burner), 0.0, null) ?? 0.0;

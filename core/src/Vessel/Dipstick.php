@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Vessel;
 
+use FeastLadle\Heat\Expansion;
+
 /** Levels to mark on a stick that stands in the pot: depths of volumes as they stand at the temperature of reading. */
 final class Dipstick
 {
-    /** Watery food grows by 0.05 % a kelvin over 20 °C. */
-    private const GROWTH = 0.0005;
-
     /**
      * @param float $ml      at 20 °C
      * @param float $skinMl  what has been pushed to the wall and is no longer under the stick
@@ -17,7 +16,7 @@ final class Dipstick
      */
     public static function depthMm(Shape $shape, float $ml, float $celsius = 20.0, float $skinMl = 0.0): float
     {
-        return $shape->depthMm(max(0.0, $ml - $skinMl) / (1 - self::GROWTH * ($celsius - 20)));
+        return $shape->depthMm(Expansion::volumeMl(max(0.0, $ml - $skinMl), $celsius));
     }
 
     /**
@@ -36,7 +35,7 @@ final class Dipstick
             }
         }
         $marks = [];
-        for ($i = 1; $i * $step <= $brim * (1 - self::GROWTH * ($celsius - 20)) + 1e-9; ++$i) {
+        for ($i = 1; $i * $step <= $brim * Expansion::densityShare($celsius) + 1e-9; ++$i) {
             $marks[] = ['litres' => $i * $step, 'depthMm' => self::depthMm($shape, $i * $step * 1000, $celsius)];
         }
 

@@ -10,6 +10,7 @@ use FeastLadle\Heat\CarryOver;
 use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\Evaporation;
+use FeastLadle\Heat\Expansion;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\Fuel;
@@ -123,6 +124,9 @@ final class HeatByHandTest extends TestCase
         yield 'a roast of half a kilo' => [static fn () => Roast::energyKj(0.5, 0.05, 0.1, 28), 219.81, 0.001];
         yield 'browning at its least' => [static fn () => Roast::browningMinutes(16, 1000, 0.5), 4.0, 1e-9];
         yield 'browning by difference' => [static fn () => Roast::browningMinutes(16, 120, 0.5), 12.0, 1e-9];
+        yield 'hot water stands higher' => [static fn () => Expansion::volumeMl(960, 100), 1000.0, 1e-9];
+        yield 'cold water lower' => [static fn () => Expansion::volumeMl(1000, 0), 990.099, 0.001];
+        yield 'and as it is at 20 °C' => [static fn () => Expansion::densityShare(20), 1.0, 0.0];
         yield 'grain at 95 °C' => [static fn () => ThinAir::factor(95), 1.41421, 1e-5];
         yield 'grain at 92 °C' => [static fn () => ThinAir::factor(92), 1.7411, 1e-4];
         yield 'grain at the sea' => [static fn () => ThinAir::factor(100), 1.0, 0.0];
