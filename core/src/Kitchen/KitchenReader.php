@@ -141,8 +141,10 @@ final class KitchenReader
     private function fillLimits(Node $node): FillLimits
     {
         $known = array_map(static fn (FillLimit $l): string => $l->value, FillLimit::cases());
-        $node->onlyKeys($known);
         $own = [];
+        if (!$node->exists() || !$node->object($known)) {
+            return new FillLimits();
+        }
         foreach ($known as $limit) {
             if ($node->has($limit)) {
                 $own[$limit] = $node->at($limit)->number(0.1, 0.95);

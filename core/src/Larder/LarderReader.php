@@ -12,12 +12,18 @@ use FeastLadle\Document\Node;
 /** Reads a larder document, reporting every fault. */
 final class LarderReader
 {
+    public const FORMAT = 'feast-ladle/larder';
+
     /** @throws FaultyDocument */
     public function read(string $json): Larder
     {
         $faults = new Faults();
         $root = JsonText::decode($json, 'larder', $faults);
         $root->onlyKeys(['format', 'version', 'ingredients']);
+        if (self::FORMAT !== $root->at('format')->string()) {
+            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
+        }
+        $root->at('version')->int(1, 1);
         $ingredients = [];
         foreach ($root->at('ingredients')->items(2000, 1) as $node) {
             $ingredient = $this->ingredient($node);
