@@ -191,7 +191,7 @@ final readonly class RecipeReader
 
     private function portion(Node $node): Portion
     {
-        $node->object(['grams', 'pieces', 'pieceName']);
+        $node->object($node->has('pieces') ? ['pieces', 'pieceName'] : ['grams']);
 
         return $node->has('pieces')
             ? Portion::pieces($node->at('pieces')->number(0.1, 100), $node->at('pieceName')->string('piece', 30))

@@ -47,7 +47,7 @@ final readonly class StepReader
     {
         $node->object(self::KEYS);
         foreach ($node->at('variants')->items(20) as $variant) {
-            $variant->object(array_values(array_diff(self::KEYS, ['id', 'variants'])));
+            $this->variant($variant, $node->at('id')->text());
         }
         $node = $this->way->varied($node);
         $id = $node->at('id')->id();
@@ -85,6 +85,41 @@ final readonly class StepReader
         (new TargetReader($this->way))->check($node, $step);
 
         return $step;
+    }
+
+    /** What a variant holds must be sound, whether or not this way takes it: nobody finds a fault in a way that is never chosen. */
+    private function variant(Node $variant, string $id): void
+    {
+        $variant->object(array_values(array_diff(self::KEYS, ['id', 'variants'])));
+        if (!$variant->has('when')) {
+            $variant->at('when')->fault('This field is missing.');
+        }
+        $readers = [
+            'process' => static fn (Node $n): Process => $n->enum(Process::class),
+            'title' => static fn (Node $n): string => $n->string(null, 120),
+            'say' => static fn (Node $n): string => $n->string('', 1000),
+            'takes' => fn (Node $n): array => (new TakesReader($this->larder, $this->way, new Swaps($this->larder, [])))->read($n, $id),
+            'vessel' => $this->vessel(...),
+            'flame' => static fn (Node $n): Flame => $n->enum(Flame::class),
+            'time' => fn (Node $n): StepTime => $this->time($n, $id),
+            'attention' => $this->attention(...),
+            'target' => fn (Node $n): Target => (new TargetReader($this->way))->read($n, $id),
+            'leaving' => $this->leaving(...),
+            'outputs' => $this->outputs(...),
+            'pieces' => $this->pieces(...),
+            'marks' => $this->marks(...),
+            'cues' => $this->cues(...),
+            'ties' => $this->ties(...),
+            'keeping' => $this->keeping(...),
+            'once' => static fn (Node $n): bool => $n->bool(false),
+            'may' => static fn (Node $n): bool => $n->bool(false),
+            'loses' => static fn (Node $n): string => $n->string('', 200),
+        ];
+        foreach ($readers as $key => $read) {
+            if ($variant->has($key)) {
+                $read($variant->at($key));
+            }
+        }
     }
 
     /** @return array<string, Output> */

@@ -96,6 +96,9 @@ final class SchoolsReader
     {
         return array_map(static function (Node $node) use ($schools): Exclusion {
             $node->object(['when', 'why']);
+            if (!$node->has('when')) {
+                $node->at('when')->fault('This field is missing.');
+            }
 
             return new Exclusion(ChosenWay::conditions($node->at('when'), $schools), $node->at('why')->string(null, 300));
         }, $list->items(20));

@@ -137,6 +137,24 @@ final class SchoolsTest extends TestCase
             '/steps/0/variants/0/flaem',
             'no field "flaem"',
         ];
+        yield 'a flame nobody knows, in a way that is not chosen' => [
+            ['/steps/0/variants/0/flame' => 'inferno'],
+            '/steps/0/variants/0/flame',
+            'one of none, low, medium, high',
+        ];
+        yield 'minutes that fall, in a way that is not chosen' => [
+            ['/steps/0/variants/0/time' => ['grows' => 'fixed', 'minutes' => [9, 5, 3]]],
+            '/steps/0/variants/0/time/minutes',
+            'must rise',
+        ];
+        yield 'a thing the larder does not hold, in a way that is not chosen' => [
+            ['/steps/0/variants/0/takes' => [['ingredient' => 'moon-dust', 'grams' => 3]]],
+            '/steps/0/variants/0/takes/0/ingredient',
+            'holds no "moon-dust"',
+        ];
+        yield 'a variant of no way' => [['/steps/0/variants/0' => ['flame' => 'low']], '/steps/0/variants/0/when', 'missing'];
+        yield 'an exclusion of no ways' => [['/excludes' => [['why' => 'So.']]], '/excludes/0/when', 'missing'];
+        yield 'grams and pieces' => [['/portion/pieces' => 2], '/portion/grams', 'no field "grams"'];
         yield 'a dial that moves no step' => [['/dials/0/moves/0/step' => 'nowhere'], '/dials/0/moves/0/step', 'no step "nowhere"'];
         yield 'a dial beyond reason' => [['/dials/0/most' => 30], '/dials/0/most', 'from 1 to 3'];
         yield 'a base nobody has' => [
