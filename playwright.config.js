@@ -4,9 +4,12 @@ import { server, use } from './e2e/settings.js';
 // The real interface, served as "make demo" serves it, in Debian's Chromium.
 export default defineConfig({
     testDir: 'e2e',
-    testMatch: '*.spec.js',
-    workers: 1,
-    fullyParallel: false,
+    workers: 2,
+    projects: [
+        { name: 'looks', testMatch: 'looks.spec.js', fullyParallel: true },
+        // Whoever changes the demo works alone in it, one after the other.
+        { name: 'works', testMatch: '*.spec.js', testIgnore: 'looks.spec.js', dependencies: ['looks'], workers: 1, fullyParallel: false },
+    ],
     forbidOnly: Boolean(process.env.CI),
     reporter: [['list']],
     timeout: 60_000,

@@ -60,6 +60,7 @@ final class FinerFlowTest extends TestCase
         self::assertSame(['jaggery-syrup' => 430.0], $flow->bases);
         self::assertEqualsWithDelta((430 * 1000) / 1400, $flow->taken->grams['jaggery'], 0.1);
         self::assertEqualsWithDelta(430.0 + 12.0, $flow->taken->massGrams(), 1e-6);
+        self::assertSame(0.0, $flow->taken->pieces);
     }
 
     public function testABoughtBaseIsABowlLikeAnyOther(): void
@@ -165,6 +166,15 @@ final class FinerFlowTest extends TestCase
             Shipped::shelf(),
         );
         self::assertSame(0.0, Ledger::follow($dry, Shipped::larder(), 1.0, 1, Climate::usual())->flow('drain')->waste);
+    }
+
+    /** A tenth of what is in the pan, by weight, has to go as steam. */
+    public function testWaterIsTakenOffByTheGram(): void
+    {
+        $json = Document::changed(Shipped::document('recipes/basundi'), ['/steps/1/target' => ['kind' => 'water-off', 'value' => 0.1]]);
+        $recipe = (new RecipeReader(Shipped::larder()))->read($json, null, Shipped::shelf());
+        $flow = Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual())->flow('reduce');
+        self::assertEqualsWithDelta(0.1 * $flow->taken->massGrams(), $flow->waterOff, 1e-6);
     }
 
     /** From three hundredths of starch on a boiling liquid catches like thin pudding. */

@@ -10,10 +10,12 @@ use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\CommonDue;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\EveryOrder;
+use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\ProblemReader;
+use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Schedule\Progress;
 use FeastLadle\Schedule\Propagation;
 use FeastLadle\Schedule\Replan;
@@ -317,6 +319,91 @@ final class EdgesTest extends TestCase
         self::assertSame([[0, 24], [25, 40], [60, 90]], $calendar(14, 16));
         self::assertSame([[0, 40], [60, 90]], $calendar(17, 18));
         self::assertSame([[0, 20], [25, 40], [45, 55], [60, 90]], $calendar(45, 45));
+    }
+
+    /**
+     * One of two who can, and two of four hands, out of one pool: whichever two hands are there alone, they are found.
+     *
+     * @return iterable<string, array{int, int}>
+     */
+    public static function pairs(): iterable
+    {
+        foreach ([[1, 2], [1, 3], [1, 4], [2, 3], [2, 4], [3, 4]] as [$a, $b]) {
+            yield "hands $a and $b" => [$a, $b];
+        }
+    }
+
+    #[DataProvider('pairs')]
+    public function testEveryPairOfHandsIsTried(int $a, int $b): void
+    {
+        $hands = ['hand-1', 'hand-2', 'hand-3', 'hand-4'];
+        $problem = $this->problem([
+            'resources' => [
+                ['id' => 'cook'],
+                ...array_map(
+                    static fn (string $id): array => [
+                        'id' => $id,
+                        'calendar' => \in_array($id, ["hand-$a", "hand-$b"], true) ? [[0, 60]] : [[70, 100]],
+                    ],
+                    $hands,
+                ),
+            ],
+            'activities' => [
+                [
+                    'id' => 'lift',
+                    'duration' => 10,
+                    'needs' => [['from' => ['cook', 'hand-1']], ['from' => $hands, 'count' => 2]],
+                    'due' => ['at' => 40, 'early' => 1, 'late' => 1],
+                ],
+            ],
+        ]);
+        $solution = (new Solver())->solve($problem, Budget::iterations(20));
+        self::assertSame([], (new Audit())->faults($problem, $solution));
+        self::assertSame(0, $solution->objective);
+        $taken = $solution->activities['lift']->uses[1];
+        sort($taken);
+        self::assertSame([['cook'], ["hand-$a", "hand-$b"]], [$solution->activities['lift']->uses[0], $taken]);
+        self::assertSame(1, $solution->seed);
+    }
+
+    /** Washed for a minute only: just emptied it is still in the way. */
+    public function testAShortWashIsAWash(): void
+    {
+        $problem = $this->problem([
+            'resources' => [['id' => 'pot', 'turnover' => 1]],
+            'activities' => [['id' => 'boil', 'duration' => 10, 'needs' => [['from' => ['pot']]]]],
+        ]);
+        $before = (new Solver())->solve($problem, Budget::iterations(5));
+        $left = static fn (int $now): array => array_keys(
+            Replan::of($problem, $before, new Progress($now, ['boil' => [10, 20]]))->problem->activities,
+        );
+        self::assertContains('used>pot', $left(20));
+        self::assertNotContains('used>pot', $left(21));
+    }
+
+    /** What is as usual is not written, and a link without a gap has none. */
+    public function testWhatIsUsualIsNotWritten(): void
+    {
+        $problem = $this->problem([
+            'activities' => [['id' => 'x', 'duration' => 3], ['id' => 'y', 'duration' => 3, 'earliestStart' => 1, 'latestEnd' => 99]],
+            'links' => [['from' => 'x', 'to' => 'y']],
+        ]);
+        self::assertSame([0, null], [$problem->links[0]->min, $problem->links[0]->max]);
+        self::assertSame([0, null], [(new Link('x', 'y'))->min, (new Link('x', 'y'))->max]);
+        $written = json_decode(
+            json_encode((new ProblemWriter())->problem($problem), \JSON_THROW_ON_ERROR),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
+        self::assertIsArray($written);
+        self::assertIsArray($written['activities']);
+        [$x, $y] = $written['activities'];
+        self::assertIsArray($x);
+        self::assertIsArray($y);
+        self::assertArrayNotHasKey('earliestStart', $x);
+        self::assertArrayNotHasKey('latestEnd', $x);
+        self::assertSame([1, 99], [$y['earliestStart'], $y['latestEnd']]);
     }
 
     /** @param array<string, mixed> $change */

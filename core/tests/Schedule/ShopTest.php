@@ -86,6 +86,55 @@ final class ShopTest extends TestCase
         );
     }
 
+    /** @return iterable<string, array{array<string, mixed>}> one thing more than order about one step */
+    public static function more(): iterable
+    {
+        yield 'it begins later' => [['earliestStart' => 1]];
+        yield 'it ends sooner' => [['latestEnd' => 8999]];
+        yield 'two things at once' => [['needs' => [['from' => ['m0']], ['from' => ['m1']]]]];
+        yield 'one of two' => [['needs' => [['from' => ['m0', 'm1']]]]];
+        yield 'both of two' => [['needs' => [['from' => ['m0', 'm1'], 'count' => 2]]]];
+        yield 'a time of its own there' => [['needs' => [['from' => ['m0'], 'duration' => ['m0' => 7]]]]];
+        yield 'no time at all' => [['duration' => 0]];
+    }
+
+    /** @param array<string, mixed> $more */
+    #[DataProvider('more')]
+    public function testOneThingMoreThanOrderIsNoShop(array $more): void
+    {
+        $activities = [
+            ['id' => 'a', 'duration' => 5, 'needs' => [['from' => ['m0']]]],
+            ['id' => 'b', 'duration' => 5, 'needs' => [['from' => ['m1']]]],
+        ];
+        $shop = static fn (array $activities): ?Shop => Shop::of(
+            new Network(RandomShop::problem([[0, 5, 1, 5]], 0, ['activities' => $activities, 'links' => []])),
+        );
+        self::assertNotNull($shop($activities));
+        self::assertNull($shop([[...$activities[0], ...$more], $activities[1]]));
+    }
+
+    /** @return iterable<string, array{string, int, int}> how the second follows the first, by how much at least, when both are done */
+    public static function follows(): iterable
+    {
+        // The first lasts 5, the second 3.
+        yield 'after its end' => ['ES', 2, 10];
+        yield 'after its start' => ['SS', 4, 7];
+        yield 'ends after its end' => ['EE', 4, 9];
+        yield 'ends after its start' => ['SE', 9, 9];
+    }
+
+    #[DataProvider('follows')]
+    public function testAShopKeepsEveryKindOfLink(string $type, int $min, int $makespan): void
+    {
+        $problem = RandomShop::problem([[0, 5], [1, 3]], 0, [
+            'links' => [['from' => 'j0o0', 'to' => 'j1o0', 'min' => $min, 'type' => $type]],
+        ]);
+        self::assertNotNull(Shop::of(new Network($problem)));
+        $solution = (new Solver())->solve($problem, Budget::iterations(20));
+        self::assertSame([], (new Audit())->faults($problem, $solution));
+        self::assertSame($makespan, $solution->objective);
+    }
+
     public function testLinksInACircleAreNoShop(): void
     {
         // The reader refuses these; a problem that is built may still hold them.

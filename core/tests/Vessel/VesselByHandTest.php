@@ -125,6 +125,8 @@ final class VesselByHandTest extends TestCase
         self::assertSame(Lifting::One, Lifting::of(10.0, 20.0, true));
         self::assertSame(Lifting::Two, Lifting::of(10.01, 20.0, true));
         self::assertSame(Lifting::Two, Lifting::of(26.66));
+        // Two thirds of 15 and 15 are 20, and that they still manage.
+        self::assertSame(Lifting::Two, Lifting::of(20.0, 15.0));
         self::assertSame(Lifting::Ladle, Lifting::of(26.67));
     }
 }
