@@ -26,8 +26,7 @@ final readonly class SayingTranslator implements TranslatorInterface, Translator
     {
         foreach ($parameters as $name => $value) {
             if ($value instanceof Sentence) {
-                $values = array_combine(array_map(static fn (string $n): string => '{'.$n.'}', array_keys($value->values)), $value->values);
-                $parameters[$name] = $this->trans($value->id, $values, null, $locale);
+                $parameters[$name] = $this->trans($value->id, $value->placeholders(), null, $locale);
             }
         }
 

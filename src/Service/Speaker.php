@@ -17,14 +17,6 @@ final readonly class Speaker
     /** @return string nothing where there is nothing to say */
     public function say(?Sentence $sentence): string
     {
-        if (null === $sentence) {
-            return '';
-        }
-        $values = [];
-        foreach ($sentence->values as $name => $value) {
-            $values['{'.$name.'}'] = $value;
-        }
-
-        return $this->translator->trans($sentence->id, $values);
+        return null === $sentence ? '' : $this->translator->trans($sentence->id, $sentence->placeholders());
     }
 }

@@ -66,8 +66,7 @@ final readonly class FeastPlanner
     public function try(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null): Plan
     {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
-        $budget = Solve::budgetFor($this->solve->model($task)->problem)->patient(self::PATIENCE_TRYING);
-        $best = $this->best($task, $budget, 1, null);
+        $best = $this->best($task, null, 1, null, self::PATIENCE_TRYING);
 
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }
@@ -90,10 +89,10 @@ final readonly class FeastPlanner
         return (new Lateness($this->solve))->explain($better, $task, $model);
     }
 
-    private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near): Attempt
+    private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near, int $patience = Solve::PATIENCE): Attempt
     {
-        $best = $this->solve->attempt($task, [], $budget, $seed, $near);
-        $budget ??= Solve::budgetFor($best->model->problem);
+        $best = $this->solve->attempt($task, [], $budget, $seed, $near, $patience);
+        $budget ??= Solve::budgetFor($best->model->problem, $patience);
         if (!$best->isFeasible()) {
             $best = $this->solve->attempt($task, (new Fitting($this->solve))->whatDoesNotFit($task), $budget, $seed);
         }

@@ -28,7 +28,7 @@ final readonly class Solve
     private const BUDGET_MS_EACH = 2;
 
     /** When something is late after that, so many times longer is looked before saying so. */
-    private const PATIENCE = 10;
+    public const PATIENCE = 10;
 
     public function __construct(private Larder $larder)
     {
@@ -43,10 +43,10 @@ final readonly class Solve
     }
 
     /** What is usually spent on a problem of this size. */
-    public static function budgetFor(Problem $problem): Budget
+    public static function budgetFor(Problem $problem, int $patience = self::PATIENCE): Budget
     {
         return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(
-            self::PATIENCE,
+            $patience,
         );
     }
 
@@ -54,11 +54,17 @@ final readonly class Solve
      * @param list<Obstacle> $leftOut dishes that are left out, and why
      * @param Solution|null  $near    a former plan of the same beginning, from which as little as may be should move
      */
-    public function attempt(Task $task, array $leftOut = [], ?Budget $budget = null, int $seed = 1, ?Solution $near = null): Attempt
-    {
+    public function attempt(
+        Task $task,
+        array $leftOut = [],
+        ?Budget $budget = null,
+        int $seed = 1,
+        ?Solution $near = null,
+        int $patience = self::PATIENCE,
+    ): Attempt {
         $task = $task->without(array_map(static fn (Obstacle $o): string => $o->dish, $leftOut));
         $model = $this->model($task)->withObstacles($leftOut);
-        $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem), $seed, $near);
+        $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem, $patience), $seed, $near);
 
         return new Attempt($task->feast, $model, $this->plan($task, $model, $solution), $leftOut);
     }

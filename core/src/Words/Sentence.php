@@ -17,11 +17,23 @@ final readonly class Sentence
 
     public function text(): string
     {
+        return strtr(
+            $this->id,
+            array_map(
+                static fn (string|int|float|self $v): string => $v instanceof self ? $v->text() : (string) $v,
+                $this->placeholders(),
+            ),
+        );
+    }
+
+    /** @return array<string, string|int|float|self> the values by placeholder, in braces as they stand in the message */
+    public function placeholders(): array
+    {
         $placeholders = [];
         foreach ($this->values as $name => $value) {
-            $placeholders['{'.$name.'}'] = $value instanceof self ? $value->text() : (string) $value;
+            $placeholders['{'.$name.'}'] = $value;
         }
 
-        return strtr($this->id, $placeholders);
+        return $placeholders;
     }
 }
