@@ -21,7 +21,7 @@ test('twenty-eight guests become seventy: amounts, batches, pots, stores and sta
     await expect(page.locator('[data-guests]')).toHaveText('70');
     await expect(page.locator('[data-dish=kesari] [data-need]')).toHaveText('5.93 kg');
     await expect(page.locator('[data-dish=kesari] .need-batches')).toHaveText('2 batches');
-    await expect(page.locator('[data-dish=balls] [data-need]')).toHaveText('132 balls');
+    await expect(page.locator('[data-dish=balls] [data-need]')).toHaveText('132 × ball');
 
     // Every dish is in time, or the page says which is not, and why.
     const moment = '18:00';

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Service\Speaker;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Recipe\CueKind;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 use Sabre\VObject\Component\VCalendar;
 
 /** The run sheet as iCalendar, of one person or of all; each step rings before it begins. */
@@ -17,6 +19,10 @@ final class PlanCalendar
     /** Minutes before a step at which the phone rings; hot work is announced earlier. */
     private const RINGS = 3;
     private const RINGS_HOT = 8;
+
+    public function __construct(private readonly Speaker $speaker)
+    {
+    }
 
     /** @param string|null $person id; null: every step */
     public function write(Feast $feast, Kitchen $kitchen, Plan $plan, ?string $person, int $id): string
@@ -34,7 +40,7 @@ final class PlanCalendar
                 $plan,
                 $step->start,
                 $step->end,
-                $step->dish->dish->letter.' '.$step->step->title.WhichBatch::of($step),
+                $step->dish->dish->letter.' '.$this->speaker->say(WhichBatch::of($step)),
                 $this->words($step, $kitchen),
                 [] === $step->people ? null : (null === $step->burner ? self::RINGS : self::RINGS_HOT),
             );
@@ -48,7 +54,7 @@ final class PlanCalendar
                     $plan,
                     $job->start,
                     $job->end,
-                    WhichBatch::job($job),
+                    $this->speaker->say(WhichBatch::job($job)),
                     null === $job->burner ? '' : $kitchen->burners[$job->burner]->name,
                     $job->planned ? self::RINGS : null,
                 );
@@ -106,13 +112,22 @@ final class PlanCalendar
             ),
         ];
         if ($step->lid) {
-            $lines[] = 'Lid on until it is hot.';
+            $lines[] = $this->speaker->say(new Sentence('Lid on until it is hot.'));
         }
         foreach ($step->bowls as $bowl) {
-            $lines[] = $bowl->amount->text().' '.$bowl->ingredient->name;
+            $lines[] = $this->speaker->say(
+                new Sentence('{amount} {thing}', ['amount' => $bowl->amount, 'thing' => $bowl->ingredient->name]),
+            );
         }
         foreach ($step->step->words->cues as $cue) {
-            $lines[] = (CueKind::OnTheWay === $cue->kind ? 'on the way' : $cue->kind->value).': '.$cue->sign;
+            $sign = ['sign' => $cue->sign];
+            $lines[] = $this->speaker->say(
+                match ($cue->kind) {
+                    CueKind::OnTheWay => new Sentence('on the way: {sign}', $sign),
+                    CueKind::Done => new Sentence('done: {sign}', $sign),
+                    CueKind::Wrong => new Sentence('wrong: {sign}', $sign),
+                },
+            );
         }
 
         return implode("\n", array_filter($lines));

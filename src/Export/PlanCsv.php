@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Service\Speaker;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Solving\Plan;
 
-/** The run sheet as comma-separated values, a line a step, times with their offset. */
+/** The run sheet as comma-separated values, a line a step, times with their offset; names of columns are of the format, in no language. */
 final class PlanCsv
 {
+    public function __construct(private readonly Speaker $speaker)
+    {
+    }
+
     public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
     {
         $rows = [['start', 'end', 'minutes', 'least', 'most', 'sweet', 'batch', 'step', 'who', 'fire', 'vessels']];
@@ -39,7 +44,7 @@ final class PlanCsv
                 null,
                 '',
                 '',
-                WhichBatch::job($job),
+                $this->speaker->say(WhichBatch::job($job)),
                 $this->names($job->people, $kitchen),
                 null === $job->burner ? '' : $kitchen->burners[$job->burner]->name,
                 '',

@@ -4,118 +4,214 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Service\Speaker;
+use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Feast\Moment;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\Person;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Vessel\Vessel;
+use FeastLadle\Words\Sentence;
 
 /** A plan as plain text, to read in a terminal or print. */
 final class PlanText
 {
+    public function __construct(private readonly Speaker $speaker)
+    {
+    }
+
     public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
     {
-        $lines = [
+        return implode("\n", [
             $feast->name,
-            \sprintf(
-                '%d guests, %s',
-                $feast->guests(),
-                implode(', ', array_map(static fn ($m): string => $m->name.' '.$m->at->format('D j M H:i'), $feast->moments)),
-            ),
+            implode(', ', [
+                $this->say('{count} guests', ['count' => $feast->guests()]),
+                ...array_map(fn (Moment $m): string => $m->name.' '.$this->day($m->at, 'EEE d MMM, HH:mm', $feast), $feast->moments),
+            ]),
             '',
-            'SWEETS',
-        ];
+            mb_strtoupper($this->say('Sweets')),
+            ...$this->sweets($feast, $plan),
+            '',
+            mb_strtoupper($this->say('Stores')),
+            ...$this->stores($kitchen, $plan),
+            '',
+            mb_strtoupper($this->say('Run sheet')),
+            ...$this->runSheet($feast, $kitchen, $plan),
+        ]);
+    }
+
+    /** @return list<string> */
+    private function sweets(Feast $feast, Plan $plan): array
+    {
+        $lines = [];
         foreach ($plan->quantities->dishes as $planned) {
             $timing = $plan->timings[$planned->dish->id] ?? null;
-            $need = $planned->demand->portion->countsPieces
-                ? $planned->demand->total.' '.$planned->demand->portion->pieceName.'s'
-                : AmountWriter::weight($planned->demand->total)->text();
-            $lines[] = \sprintf(
-                '  %s %s: %s, %s, %s',
-                $planned->dish->letter,
-                $planned->dish->recipe->name,
-                $need,
-                1 === $planned->batchPlan->batches ? 'one batch' : $planned->batchPlan->batches.' batches',
-                null === $timing
-                    ? 'not planned'
-                    : 'ready '.
-                        $timing->ready->setTimezone($feast->timeZone)->format('D H:i').
-                        ($timing->lateMinutes > 0 ? ', '.AmountWriter::duration($timing->lateMinutes)->text().' late' : ''),
-            );
+            $lines[] =
+                '  '.
+                $planned->dish->letter.
+                ' '.
+                $planned->dish->recipe->name.
+                ': '.
+                implode(', ', [
+                    $this->speaker->say($planned->demand->portion->told($planned->demand->total)),
+                    $this->say('{count} batches', ['count' => $planned->batchPlan->batches]),
+                    ...$this->ready($timing, $feast),
+                ]);
             foreach ($timing->reasons ?? [] as $reason) {
-                $lines[] = '      '.$reason->text();
+                $lines[] = '      '.$this->speaker->say($reason->sentence);
             }
-            foreach ($planned->batchPlan->pots as $choice) {
-                $lines[] = \sprintf(
-                    '      %s: %s in %s of %s (%d %% full, limit %d %%)',
-                    $choice->run->flows[0]->step->title,
-                    AmountWriter::volume($choice->fullestMl)->text(),
-                    (\count($choice->vessels) > 1 ? \count($choice->vessels).' × ' : '').$choice->vessel()->name,
-                    AmountWriter::volume($choice->vessel()->shape->brimfulMl())->text(),
-                    round(100 * $choice->fullShare()),
-                    round(100 * $choice->run->limitShare),
-                );
-            }
+            array_push($lines, ...$this->pots($planned));
         }
         foreach ($plan->obstacles as $obstacle) {
-            $lines[] = '  ! '.$obstacle->dish.': '.$obstacle->text();
+            $lines[] = '  ! '.$obstacle->dish.': '.$this->speaker->say($obstacle->sentence);
         }
-        array_push($lines, '', 'STORES');
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function ready(?DishTiming $timing, Feast $feast): array
+    {
+        if (null === $timing) {
+            return [$this->say('not planned')];
+        }
+        $ready = $this->say('ready {time}', ['time' => $this->day($timing->ready, 'EEE HH:mm', $feast)]);
+
+        return $timing->lateMinutes > 0
+            ? [$ready, $this->say('{duration} late', ['duration' => AmountWriter::duration($timing->lateMinutes)])]
+            : [$ready];
+    }
+
+    /** @return list<string> */
+    private function pots(PlannedDish $planned): array
+    {
+        $lines = [];
+        foreach ($planned->batchPlan->pots as $choice) {
+            $lines[] =
+                '      '.
+                $this->say('{step}: {volume} in {count} × {vessel} of {size} ({full} % full, limit {limit} %)', [
+                    'step' => $choice->run->flows[0]->step->title,
+                    'volume' => AmountWriter::volume($choice->fullestMl),
+                    'count' => \count($choice->vessels),
+                    'vessel' => $choice->vessel()->name,
+                    'size' => AmountWriter::volume($choice->vessel()->shape->brimfulMl()),
+                    'full' => round(100 * $choice->fullShare()),
+                    'limit' => round(100 * $choice->run->limitShare),
+                ]);
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function stores(Kitchen $kitchen, Plan $plan): array
+    {
         $writer = $kitchen->measures->writer();
+        $lines = [];
         foreach ($plan->quantities->stores as $line) {
             $lines[] = \sprintf(
-                '  %-34s %12s   buy %s',
+                '  %-34s %12s   %s',
                 $line->ingredient->name,
-                $writer->main($line->ingredient, $line->needGrams)->text(),
-                $line->ingredient->buying->pack->loose
-                    ? AmountWriter::weight($line->buyGrams())->text()
-                    : $line->packs.' × '.$line->ingredient->buying->pack->name,
+                $this->speaker->say($writer->main($line->ingredient, $line->needGrams)),
+                match (true) {
+                    0.0 === $line->buyGrams() => '',
+                    $line->ingredient->buying->pack->loose => $this->say('buy {amount}', [
+                        'amount' => AmountWriter::weight($line->buyGrams()),
+                    ]),
+                    default => $this->say('buy {packs} × {pack}', [
+                        'packs' => $line->packs,
+                        'pack' => $line->ingredient->buying->pack->name,
+                    ]),
+                },
             );
         }
-        array_push($lines, '', 'RUN SHEET');
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function runSheet(Feast $feast, Kitchen $kitchen, Plan $plan): array
+    {
+        $lines = [];
         foreach (ClockChange::during($plan, $feast->timeZone) as $change) {
-            $lines[] = '  '.$change->sentence()->text();
+            $lines[] = '  '.$this->speaker->say($change->sentence());
         }
         $day = '';
         foreach ($plan->steps as $step) {
-            $start = $step->start->setTimezone($feast->timeZone);
-            if ($start->format('l j F') !== $day) {
-                $day = $start->format('l j F');
+            $today = $this->day($step->start, 'EEEE d MMMM', $feast);
+            if ($today !== $day) {
+                $day = $today;
                 $lines[] = '  '.$day;
             }
-            $where = array_filter([
-                null === $step->burner ? null : $kitchen->burners[$step->burner]->name,
-                ...array_map(static fn (string $v): string => $kitchen->vessels[$v]->name, $step->vessels),
-            ]);
-            $who =
-                [] === $step->people
-                    ? 'by itself'
-                    : implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $step->people));
-            $lines[] = \sprintf(
-                '  %s–%s  %s %s%s · %s%s%s',
-                $start->format('H:i'),
-                $step->end->setTimezone($feast->timeZone)->format('H:i'),
-                $step->dish->dish->letter,
-                $step->step->title,
-                WhichBatch::of($step),
-                $who,
-                [] === $where ? '' : ' · '.implode(', ', $where),
-                $step->lid ? ' · lid on until it is hot' : '',
-            );
+            $lines[] =
+                '  '.$this->time($step->start, $feast).'–'.$this->time($step->end, $feast).'  '.$this->step($step, $kitchen);
         }
-
         foreach ($plan->jobs as $job) {
-            $lines[] = \sprintf(
-                '  %s–%s  %s%s',
-                $job->start->setTimezone($feast->timeZone)->format('D H:i'),
-                $job->end->setTimezone($feast->timeZone)->format('H:i'),
-                WhichBatch::job($job),
-                [] === $job->people
-                    ? ''
-                    : ' · '.implode(', ', array_map(static fn (string $p): string => $kitchen->people[$p]->name, $job->people)),
-            );
+            $lines[] =
+                '  '.
+                $this->day($job->start, 'EEE HH:mm', $feast).
+                '–'.
+                $this->time($job->end, $feast).
+                '  '.
+                implode(
+                    ' · ',
+                    array_filter([$this->speaker->say(WhichBatch::job($job)), $this->names($job->people, $kitchen->people)]),
+                );
         }
 
-        return implode("\n", $lines);
+        return $lines;
+    }
+
+    private function step(PlannedStep $step, Kitchen $kitchen): string
+    {
+        $where = implode(
+            ', ',
+            array_filter([
+                null === $step->burner ? '' : $kitchen->burners[$step->burner]->name,
+                $this->names($step->vessels, $kitchen->vessels),
+            ]),
+        );
+
+        return $step->dish->dish->letter.
+            ' '.
+            implode(
+                ' · ',
+                array_filter([
+                    $this->speaker->say(WhichBatch::of($step)),
+                    [] === $step->people ? $this->say('by itself') : $this->names($step->people, $kitchen->people),
+                    $where,
+                    $step->lid ? $this->say('lid on until it is hot') : '',
+                ]),
+            );
+    }
+
+    /**
+     * @param list<string>                 $ids
+     * @param array<string, Person|Vessel> $of  by id
+     */
+    private function names(array $ids, array $of): string
+    {
+        return implode(', ', array_map(static fn (string $id): string => $of[$id]->name, $ids));
+    }
+
+    /** @param array<string, string|int|float|Sentence> $values */
+    private function say(string $id, array $values = []): string
+    {
+        return $this->speaker->say(new Sentence($id, $values));
+    }
+
+    private function day(\DateTimeImmutable $at, string $pattern, Feast $feast): string
+    {
+        return $this->speaker->day($at, new Sentence($pattern), $feast->timeZone);
+    }
+
+    private function time(\DateTimeImmutable $at, Feast $feast): string
+    {
+        return $at->setTimezone($feast->timeZone)->format('H:i');
     }
 }

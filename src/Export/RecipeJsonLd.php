@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Export;
 
+use App\Service\Speaker;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Recipe;
+use FeastLadle\Words\Sentence;
 
 /** A recipe as a schema.org Recipe in JSON-LD, for programs that know nothing of flows: amounts and steps survive, ties and laws do not. */
 final readonly class RecipeJsonLd
 {
-    public function __construct(private Larder $larder)
+    public function __construct(private Larder $larder, private Speaker $speaker)
     {
     }
 
@@ -44,7 +45,9 @@ final readonly class RecipeJsonLd
         foreach ($grams as $id => $amount) {
             $ingredient = $this->larder->get($id);
             $ingredients[] =
-                0.0 === $amount ? $ingredient->name.', for frying' : $writer->main($ingredient, $amount)->text().' '.$ingredient->name;
+                $this->speaker->say(0.0 === $amount
+                    ? new Sentence('{thing}, for frying', ['thing' => $ingredient->name])
+                    : new Sentence('{amount} {thing}', ['amount' => $writer->main($ingredient, $amount), 'thing' => $ingredient->name]));
         }
 
         return json_encode(
@@ -53,9 +56,9 @@ final readonly class RecipeJsonLd
                 '@type' => 'Recipe',
                 'name' => $recipe->name,
                 'description' => $recipe->summary,
-                'recipeYield' => $recipe->portion->countsPieces
-                    ? floor($ledger->yieldPieces() + 1e-6).' '.$recipe->portion->pieceName.'s'
-                    : AmountWriter::weight($ledger->yieldGrams())->text(),
+                'recipeYield' => $this->speaker->say(
+                    $recipe->portion->told($recipe->portion->countsPieces ? floor($ledger->yieldPieces() + 1e-6) : $ledger->yieldGrams()),
+                ),
                 'recipeIngredient' => $ingredients,
                 'recipeInstructions' => $steps,
                 'ladle:document' => $document,

@@ -6,21 +6,27 @@ namespace App\Export;
 
 use FeastLadle\Solving\PlannedJob;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 
-/** Which of the batches a step belongs to, or for which moment it is done, where there are several. */
+/** What is done, and for which of the batches or which moment, where there are several. */
 final class WhichBatch
 {
-    public static function of(PlannedStep $step): string
+    public static function of(PlannedStep $step): Sentence
     {
+        $batch = $step->key->round->batch;
+
         return match (true) {
-            null !== $step->for => ' (for '.$step->for->name.')',
-            null !== $step->key->round->batch && $step->dish->batchPlan->batches > 1 => ' (batch '.$step->key->round->batch.')',
-            default => '',
+            null !== $step->for => new Sentence('{step} (for {moment})', ['step' => $step->step->title, 'moment' => $step->for->name]),
+            null !== $batch && $step->dish->batchPlan->batches > 1 => new Sentence(
+                '{step} (batch {n})',
+                ['step' => $step->step->title, 'n' => $batch],
+            ),
+            default => new Sentence('{step}', ['step' => $step->step->title]),
         };
     }
 
-    public static function job(PlannedJob $job): string
+    public static function job(PlannedJob $job): Sentence
     {
-        return ($job->planned ? 'Pack: ' : '').$job->name;
+        return $job->planned ? new Sentence('Pack: {box}', ['box' => $job->name]) : new Sentence('{name}', ['name' => $job->name]);
     }
 }

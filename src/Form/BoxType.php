@@ -41,9 +41,13 @@ final class BoxType extends AbstractType
             ]);
         $holds = $builder->create('holds', FormType::class, ['label' => false, 'required' => false]);
         foreach ($dishes as $dish) {
-            $portion = $dish->recipe->portion;
             $holds->add($dish->id, NumberTextType::class, [
-                'label' => $dish->letter.' · '.$dish->recipe->name.', '.($portion->countsPieces ? $portion->pieceName.'s' : 'g'),
+                'label' => '{letter} · {sweet}, {unit}',
+                'label_translation_parameters' => [
+                    '{letter}' => $dish->letter,
+                    '{sweet}' => $dish->recipe->name,
+                    '{unit}' => $dish->recipe->portion->unit(),
+                ],
             ]);
         }
         $builder->add($holds);

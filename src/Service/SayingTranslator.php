@@ -8,7 +8,6 @@ use FeastLadle\Words\Sentence;
 use Symfony\Component\DependencyInjection\Attribute\AsDecorator;
 use Symfony\Component\DependencyInjection\Attribute\AutowireDecorated;
 use Symfony\Component\HttpKernel\CacheWarmer\WarmableInterface;
-use Symfony\Component\Translation\MessageCatalogueInterface;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\LocaleAwareInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -17,6 +16,8 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 #[AsDecorator('translator')]
 final readonly class SayingTranslator implements TranslatorInterface, TranslatorBagInterface, LocaleAwareInterface, WarmableInterface
 {
+    use PassesOn;
+
     public function __construct(#[AutowireDecorated] private TranslatorInterface&TranslatorBagInterface&LocaleAwareInterface $inner)
     {
     }
@@ -31,26 +32,6 @@ final readonly class SayingTranslator implements TranslatorInterface, Translator
         }
 
         return $this->inner->trans($id ?? '', $parameters, $domain, $locale);
-    }
-
-    public function getCatalogue(?string $locale = null): MessageCatalogueInterface
-    {
-        return $this->inner->getCatalogue($locale);
-    }
-
-    public function getCatalogues(): array
-    {
-        return $this->inner->getCatalogues();
-    }
-
-    public function setLocale(string $locale): void
-    {
-        $this->inner->setLocale($locale);
-    }
-
-    public function getLocale(): string
-    {
-        return $this->inner->getLocale();
     }
 
     /** @return list<string> files to preload */

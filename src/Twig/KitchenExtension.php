@@ -22,6 +22,14 @@ final class KitchenExtension extends AbstractExtension
             new TwigFilter('weight', fn (float $x): string => $this->speaker->say(AmountWriter::weight($x))),
             new TwigFilter('volume', fn (float $x): string => $this->speaker->say(AmountWriter::volume($x))),
             new TwigFilter('minutes', fn (float $x): string => $this->speaker->say(AmountWriter::duration($x))),
+            new TwigFilter(
+                'day',
+                fn (
+                    \DateTimeInterface|string $at,
+                    string $pattern,
+                    \DateTimeZone $zone = new \DateTimeZone('UTC'),
+                ): string => $this->speaker->at(\is_string($at) ? new \DateTimeImmutable($at, $zone) : $at, $pattern, $zone),
+            ),
             new TwigFilter('say', $this->speaker->say(...)),
         ];
     }

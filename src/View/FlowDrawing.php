@@ -19,7 +19,7 @@ use FeastLadle\Words\Sentence;
  *
  * @phpstan-type Node array{id: string, x: float, y: float, w: float, h: float, lines: list<string>, flame: int,
  *     attention: string, vessel: string, grams: Sentence, bowls: list<Sentence>}
- * @phpstan-type Stream array{path: string, width: float, label: Sentence, x: float, y: float}
+ * @phpstan-type Stream array{path: string, width: float}
  */
 final class FlowDrawing
 {
@@ -70,9 +70,6 @@ final class FlowDrawing
                         $toY,
                     ),
                     'width' => round(max(2.5, (self::THICKEST * $mass) / $heaviest), 1),
-                    'label' => AmountWriter::weight($mass),
-                    'x' => round(($fromX + $x) / 2, 1),
-                    'y' => round(($fromY + $toY) / 2, 1),
                 ];
             }
         }

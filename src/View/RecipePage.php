@@ -48,7 +48,7 @@ final readonly class RecipePage
     /**
      * @param float|null $wanted grams or pieces to make; null: as written
      *
-     * @return array{made: float, unit: string, factor: float, flow: array{width: float, height: float, nodes: list<Node>,
+     * @return array{made: float, unit: Sentence, factor: float, flow: array{width: float, height: float, nodes: list<Node>,
      *     streams: list<Stream>}, findings: list<Finding>, yield: Sentence, steps: list<StepRow>, allergens: list<string>,
      *     addedSugar: float}
      */
@@ -61,13 +61,11 @@ final readonly class RecipePage
 
         return [
             'made' => $counts ? floor($made + 1e-6) : round($made),
-            'unit' => $counts ? $recipe->portion->pieceName.'s' : 'g',
+            'unit' => $recipe->portion->unit(),
             'factor' => $factor,
             'flow' => $this->drawing->draw($recipe, $ledger, $writer),
             'findings' => $this->checker->check($recipe),
-            'yield' => $counts
-                ? new Sentence('{n} × {piece}', ['n' => floor($ledger->yieldPieces() + 1e-6), 'piece' => $recipe->portion->pieceName])
-                : AmountWriter::weight($ledger->yieldGrams()),
+            'yield' => $recipe->portion->told($counts ? floor($made + 1e-6) : $made),
             'steps' => array_values(
                 array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows),
             ),

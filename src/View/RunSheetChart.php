@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
+use App\Service\Speaker;
 use FeastLadle\Explaining\StepPlace;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedJob;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 
 /**
  * The run sheet as lanes on a time axis: fires, hands, and what stands by itself. Hours in which nobody works and no fire
@@ -33,14 +35,18 @@ final class RunSheetChart
     /** So many letters of a name have room before the lane. */
     private const NAME_LETTERS = 15;
 
-    /** Slack beyond this says nothing more. */
     /** Minutes; what has less before a moment is missed is drawn heavier. */
     public const LITTLE_TO_SPARE = 20;
 
+    /** Slack beyond this says nothing more. */
     private const MOST_SLACK_SHOWN = 90;
 
     /** A letter of the small type of the blocks, about. */
     private const LETTER = 5.7;
+
+    public function __construct(private readonly Speaker $speaker)
+    {
+    }
 
     /**
      * @param array<string, StepPlace> $places by activity
@@ -90,7 +96,7 @@ final class RunSheetChart
                 ];
             }
             foreach ($this->ticks($plan->origin, $from, $to, $perMinute) as [$minute, $at]) {
-                $today = $at->format('D j M');
+                $today = $this->speaker->day($at, new Sentence('EEE d MMM'), $open->feast->timeZone);
                 $ticks[] = ['x' => $x($minute), 'label' => $at->format('H:i'), 'day' => $today === $day ? '' : $today];
                 $day = $today;
             }

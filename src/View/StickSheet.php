@@ -38,10 +38,10 @@ final readonly class StickSheet
             $at = static fn (float $depth): float => round($high - $depth, 2);
             $on = static fn (array $mark): bool => $mark['depthMm'] > $low && $mark['depthMm'] <= $high + 0.01;
             $ticks = array_map(
-                static fn (array $m): array => [
+                fn (array $m): array => [
                     'top' => $at($m['depthMm']),
                     'words' => $at($m['depthMm']) - 1.6,
-                    'text' => round($m['litres'], 2).' l',
+                    'text' => $this->translator->trans('{n} l', ['{n}' => round($m['litres'], 2)]),
                     'what' => 'litres',
                 ],
                 array_values(array_filter($stick->litres, $on)),
@@ -78,15 +78,12 @@ final readonly class StickSheet
     {
         return $this->translator->trans(
             match ($what) {
-                'begin' => '{step} begins',
-                'stop' => 'STOP {step}',
-                default => 'never above',
+                'begin' => '{step} begins · {depth} mm',
+                'stop' => 'STOP {step} · {depth} mm',
+                default => 'never above · {depth} mm',
             },
-            ['{step}' => $step],
-        ).
-            ' · '.
-            round($depth).
-            ' mm';
+            ['{step}' => $step, '{depth}' => round($depth)],
+        );
     }
 
     /**

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
+use App\Service\Speaker;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 
 /**
  * The kitchen from above, minute by minute: what stands on each fire, how full, who is at it; what stands beside. One frame for
@@ -20,6 +22,10 @@ final class StoveFrames
 {
     private const COLUMN = 250.0;
     private const POT = 92.0;
+
+    public function __construct(private readonly Speaker $speaker)
+    {
+    }
 
     /**
      * @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{
@@ -73,10 +79,10 @@ final class StoveFrames
                 'items' => $items[$burner->id] ?? [],
             ];
         }
-        $labels = array_map(static function (int $minute) use ($plan, $open): array {
+        $labels = array_map(function (int $minute) use ($plan, $open): array {
             $at = $plan->origin->modify('+'.$minute.' minutes')->setTimezone($open->feast->timeZone);
 
-            return ['label' => $at->format('H:i'), 'day' => $at->format('l')];
+            return ['label' => $at->format('H:i'), 'day' => $this->speaker->day($at, new Sentence('EEEE'), $open->feast->timeZone)];
         }, $instants);
         // It opens where the most fires burn.
         $first = 0;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View;
 
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Words\Sentence;
 
 /** All vessels of a kitchen, drawn to one scale. */
 final class VesselShelf
@@ -16,7 +17,7 @@ final class VesselShelf
     private const ROOM = 12.0;
 
     /**
-     * @return array<string, array{name: string, kind: string, litres: float, kg: float, size: string, view: string,
+     * @return array<string, array{name: string, kind: string, litres: float, kg: float, size: Sentence, view: string,
      *     shownWidth: float, shownHeight: float, outline: string}> by id
      */
     public function of(Kitchen $kitchen): array
@@ -34,7 +35,10 @@ final class VesselShelf
                 'kind' => $vessel->kind->value,
                 'litres' => $vessel->shape->brimfulMl(),
                 'kg' => 1000 * $vessel->emptyKg,
-                'size' => round(2 * $vessel->shape->radiusMm($vessel->shape->heightMm())).' × '.round($vessel->shape->heightMm()).' mm',
+                'size' => new Sentence('{across} × {height} mm', [
+                    'across' => round(2 * $vessel->shape->radiusMm($vessel->shape->heightMm())),
+                    'height' => round($vessel->shape->heightMm()),
+                ]),
                 'view' => \sprintf(
                     '%.1f %.1f %.1f %.1f',
                     -SectionDrawing::widest($vessel->shape) / 2 - self::ROOM / 2,

@@ -27,7 +27,7 @@ final class Rooms
         'Schools' => ['Document', 'Larder'],
         'Syrup' => ['Heat', 'Words'],
         'Tray' => ['Heat', 'Words'],
-        'Recipe' => ['Document', 'Heat', 'Larder', 'Schools', 'Syrup', 'Vessel', 'Words'],
+        'Recipe' => ['Document', 'Heat', 'Larder', 'Measure', 'Schools', 'Syrup', 'Vessel', 'Words'],
         'Portion' => ['Recipe'],
         'Flow' => ['Heat', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
         'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Words'],

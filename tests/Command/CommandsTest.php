@@ -227,7 +227,7 @@ final class CommandsTest extends KernelTestCase
         $recipe = json_decode($export->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($recipe);
         self::assertSame(
-            [['https://schema.org', ['ladle' => 'urn:feast-ladle:']], 'Recipe', '33 balls'],
+            [['https://schema.org', ['ladle' => 'urn:feast-ladle:']], 'Recipe', '33 × ball'],
             [$recipe['@context'], $recipe['@type'], $recipe['recipeYield']],
         );
         self::assertIsArray($recipe['recipeIngredient']);

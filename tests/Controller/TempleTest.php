@@ -108,12 +108,12 @@ final class TempleTest extends BrowserCase
     public function testABoxIsFilledCountedAndRefusedWhenItHoldsNonsense(): void
     {
         $this->browser->request('GET', $this->at('boxes'));
-        self::assertSelectorTextContains('[data-box=rowers] dl', '90 balls');
+        self::assertSelectorTextContains('[data-box=rowers] dl', '90 × ball');
         $form = $this->browser->getCrawler()->filter('#boxes-form')->form();
         $form['boxes[boxes][0][count]'] = '40';
         $this->browser->submit($form);
         $this->browser->followRedirect();
-        self::assertSelectorTextContains('[data-box=rowers] dl', '120 balls');
+        self::assertSelectorTextContains('[data-box=rowers] dl', '120 × ball');
         $form = $this->browser->getCrawler()->filter('#boxes-form')->form();
         $form['boxes[boxes][0][holds][sesame]'] = '-1';
         $this->browser->submit($form);
@@ -160,7 +160,7 @@ final class TempleTest extends BrowserCase
         yield 'an impossible pot' => ['/benches/pot?rimMm=20&brimful=400', 200, '.fault', 'mm high'];
         yield 'a negative height' => ['/benches/pot?heightMm=-4', 422, '.fault', 'from 5 to 3000'];
         yield 'from one fruit' => ['/benches/most?recipe=pineapple-kesari&thing=pineapple&grams=700', 200, '[data-most]', 'kg'];
-        yield 'none of that' => ['/benches/most?recipe=date-nut-rolls&vessel=tall-pot&grams=500', 200, '[data-most]', 'slices'];
+        yield 'none of that' => ['/benches/most?recipe=date-nut-rolls&vessel=tall-pot&grams=500', 200, '[data-most]', '× slice'];
         yield 'no such recipe' => ['/benches/most?recipe=nothing', 404, 'h1', ''];
     }
 

@@ -39,7 +39,7 @@ final class DrawingsTest extends KernelTestCase
 
     public function testEveryStepIsDrawnInTheLanesOfItsFireAndItsHands(): void
     {
-        $chart = (new RunSheetChart())->draw($this->plan, $this->open);
+        $chart = self::getContainer()->get(RunSheetChart::class)->draw($this->plan, $this->open);
         $drawn = ['fire' => 0, 'hands' => 0, 'alone' => 0];
         foreach ($chart['lanes'] as $lane) {
             foreach ($lane['blocks'] as $block) {
@@ -58,7 +58,7 @@ final class DrawingsTest extends KernelTestCase
 
     public function testBlocksInOneLaneDoNotCoverEachOther(): void
     {
-        foreach ((new RunSheetChart())->draw($this->plan, $this->open)['lanes'] as $lane) {
+        foreach (self::getContainer()->get(RunSheetChart::class)->draw($this->plan, $this->open)['lanes'] as $lane) {
             foreach ($lane['blocks'] as $i => $a) {
                 foreach ($lane['blocks'] as $j => $b) {
                     self::assertTrue(
@@ -72,7 +72,7 @@ final class DrawingsTest extends KernelTestCase
 
     public function testLaterIsFurtherRightAndMomentsStandWhereTheyAre(): void
     {
-        $chart = (new RunSheetChart())->draw($this->plan, $this->open);
+        $chart = self::getContainer()->get(RunSheetChart::class)->draw($this->plan, $this->open);
         $blocks = array_merge(...array_map(static fn (array $lane): array => $lane['blocks'], $chart['lanes']));
         usort($blocks, static fn (array $a, array $b): int => $a['step']->startMinute <=> $b['step']->startMinute);
         $xs = array_column($blocks, 'x');
@@ -92,7 +92,7 @@ final class DrawingsTest extends KernelTestCase
 
     public function testTimesOfBlocksAreThoseOfTheFeastNotOfTheServer(): void
     {
-        $lanes = (new RunSheetChart())->draw($this->plan, $this->open)['lanes'];
+        $lanes = self::getContainer()->get(RunSheetChart::class)->draw($this->plan, $this->open)['lanes'];
         foreach (array_merge(...array_map(static fn (array $lane): array => $lane['blocks'], $lanes)) as $block) {
             self::assertSame($block['step']->start->setTimezone($this->open->feast->timeZone)->format('H:i'), substr($block['time'], 0, 5));
         }

@@ -41,7 +41,7 @@ final class PapersAndDrawingsTest extends KernelTestCase
 
     public function testTheStoveShowsEachFireOneThingAtATime(): void
     {
-        $stove = (new StoveFrames())->of($this->plan, $this->open);
+        $stove = self::getContainer()->get(StoveFrames::class)->of($this->plan, $this->open);
         self::assertCount(\count($this->open->kitchen->burners), $stove['fires']);
         $shown = 0;
         foreach ($stove['fires'] as $fire) {

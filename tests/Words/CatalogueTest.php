@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Tests\Words;
 
+use App\Export\PlanCalendar;
+use App\Export\PlanText;
 use App\Service\SayingTranslator;
 use App\Service\Speaker;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Tests\Support\Shipped;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\Translation\Loader\ArrayLoader;
 use Symfony\Component\Translation\Translator;
@@ -86,6 +90,26 @@ final class CatalogueTest extends KernelTestCase
         $cardamom = self::getContainer()->get(Larder::class)->get('cardamom');
         self::assertSame('1¼ TL', (new Speaker($saying))->say((new AmountWriter(240, 1))->main($cardamom, 2.6)));
         self::assertSame('', (new Speaker($saying))->say(null));
+    }
+
+    /** What goes out of the program is said, too: a word that no catalogue was asked for would stand without the mark. */
+    public function testAPlanThatGoesOutIsInTheReadersLanguage(): void
+    {
+        $translator = new Translator('de');
+        $translator->addLoader('array', new ArrayLoader());
+        $marked = array_map(static fn (string $m): string => 1 === preg_match('/^[EdMHmy ,:]+$/D', $m) ? $m : '°'.$m, self::catalogue());
+        $translator->addResource('array', [...$marked, 'EEEE d MMMM' => 'EEEE, d. MMMM'], 'de', 'messages+intl-icu');
+        $speaker = new Speaker(new SayingTranslator($translator));
+        [$feast, $kitchen] = [Shipped::feast(), Shipped::kitchen()];
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+        $text = (new PlanText($speaker))->write($feast, $kitchen, $plan);
+        self::assertStringContainsString('Samstag, 15. November', $text);
+        foreach (\array_slice(explode("\n", $text), 1) as $line) {
+            self::assertMatchesRegularExpression('/^$|°|Montag|Dienstag|Mittwoch|Donnerstag|Freitag|Samstag|Sonntag/', $line);
+        }
+        $calendar = (new PlanCalendar($speaker))->write($feast, $kitchen, $plan, null, 1);
+        self::assertStringContainsString('°done: ', $calendar);
+        self::assertSame(substr_count($calendar, 'SUMMARY:'), preg_match_all('/SUMMARY:.*°/', $calendar));
     }
 
     /** @return array<string, string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Words;
 
+use App\Service\PassesOn;
 use Symfony\Component\Translation\TranslatorBagInterface;
 use Symfony\Contracts\Translation\LocaleAwareInterface;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -11,6 +12,8 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 /** The translator of the tests: it remembers what was said that no catalogue knows. */
 final class Untranslated implements TranslatorInterface, TranslatorBagInterface, LocaleAwareInterface
 {
+    use PassesOn;
+
     /** @var array<string, true> */
     public static array $ids = [];
 
@@ -31,25 +34,5 @@ final class Untranslated implements TranslatorInterface, TranslatorBagInterface,
         }
 
         return $this->inner->trans($id ?? '', $parameters, $domain, $locale);
-    }
-
-    public function getCatalogue(?string $locale = null): \Symfony\Component\Translation\MessageCatalogueInterface
-    {
-        return $this->inner->getCatalogue($locale);
-    }
-
-    public function getCatalogues(): array
-    {
-        return $this->inner->getCatalogues();
-    }
-
-    public function setLocale(string $locale): void
-    {
-        $this->inner->setLocale($locale);
-    }
-
-    public function getLocale(): string
-    {
-        return $this->inner->getLocale();
     }
 }

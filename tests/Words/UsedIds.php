@@ -41,6 +41,7 @@ final class UsedIds
         'say' => [0],
         'trans' => [0],
         'addFlash' => [1],
+        'day' => [1],
     ];
 
     /** Keys of form options whose values are said. */
