@@ -4,7 +4,8 @@
 PORT ?= 8080
 DATA_DIR ?= $(CURDIR)/var/data
 DEMO_DIR ?= $(CURDIR)/var/demo
-PHP_TEST = php -d memory_limit=1G -d opcache.enable_cli=1 -d date.timezone=UTC
+# on every core of the machine
+PHP_TEST = vendor/bin/paratest -p $(shell nproc) --passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
 .PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation screenshots fix
 
@@ -36,10 +37,10 @@ stan:
 	vendor/bin/phpstan analyse --memory-limit=1G --no-progress
 
 test-core:
-	$(PHP_TEST) vendor/bin/phpunit --testsuite core
+	$(PHP_TEST) --testsuite core
 
 test-app:
-	$(PHP_TEST) vendor/bin/phpunit --testsuite app
+	$(PHP_TEST) --testsuite app
 
 test-browser:
 	npx playwright test

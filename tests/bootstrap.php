@@ -13,12 +13,14 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 (new Dotenv())->bootEnv(dirname(__DIR__).'/.env');
 
-// One database for the application tests, made by the migrations and filled by the shipped set-up; each test is rolled back.
+// A database for the application tests of each process, made by the migrations and filled by the shipped set-up; each test is rolled back.
 $root = dirname(__DIR__);
+$process = (string) getenv('TEST_TOKEN');
+$_SERVER['APP_CACHE_DIR'] = $root.'/var/cache'.('' === $process ? '' : '/process-'.$process);
 foreach (['', '-wal', '-shm'] as $suffix) {
-    @unlink($root.'/var/test.sqlite'.$suffix);
+    @unlink($root.'/var/test'.$process.'.sqlite'.$suffix);
 }
-(new Filesystem())->remove($root.'/var/cache/test');
+(new Filesystem())->remove($_SERVER['APP_CACHE_DIR'].'/test');
 $kernel = new Kernel('test', false);
 $kernel->boot();
 $application = new Application($kernel);

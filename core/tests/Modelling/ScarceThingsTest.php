@@ -6,7 +6,6 @@ namespace FeastLadle\Tests\Modelling;
 
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\KitchenReader;
-use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Schedule\Need;
@@ -19,24 +18,20 @@ final class ScarceThingsTest extends TestCase
 {
     public function testBatchesThatStandFullAtOnceAreProvenToNeedMoreBowls(): void
     {
-        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), Shipped::kitchen());
-        $basundi = array_values(array_filter($plan->obstacles, static fn (Obstacle $o): bool => 'basundi' === $o->dish));
-        self::assertCount(1, $basundi);
-        self::assertStringContainsString('stand full at once', $basundi[0]->text());
-        self::assertStringContainsString('only 2 can hold them: ', $basundi[0]->text());
-        // One bowl more, and that is no longer in the way.
         $document = Shipped::document('kitchens/kumbhar-lane');
+        $obstacles = $this->alone('basundi', 120, $document)->obstacles;
+        self::assertCount(1, $obstacles);
+        self::assertStringContainsString('stand full at once', $obstacles[0]->text());
+        self::assertStringContainsString('only 2 can hold them: ', $obstacles[0]->text());
+        // One bowl more, as it says, and that is no longer in the way.
         /** @var list<array<string, mixed>> $vessels */
         $vessels = $document['vessels'];
         foreach ($vessels as $vessel) {
             if ('bowl-1' === $vessel['id']) {
                 $vessels[] = ['id' => 'bowl-9', 'name' => 'A neighbour\'s bowl'] + $vessel;
-                $vessels[] = ['id' => 'bowl-10', 'name' => 'Another neighbour\'s bowl'] + $vessel;
             }
         }
-        $kitchen = (new KitchenReader())->read(json_encode([...$document, 'vessels' => $vessels], \JSON_THROW_ON_ERROR));
-        $with = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(170), $kitchen);
-        foreach ($with->obstacles as $obstacle) {
+        foreach ($this->alone('basundi', 120, [...$document, 'vessels' => $vessels])->obstacles as $obstacle) {
             self::assertStringNotContainsString('stand full at once', $obstacle->text());
         }
     }
@@ -79,17 +74,20 @@ final class ScarceThingsTest extends TestCase
 
     private function diamonds(float $squareMetres): Plan
     {
-        $kitchen = (new KitchenReader())->read(
-            json_encode(['dryingM2' => $squareMetres] + Shipped::document('kitchens/kumbhar-lane'), \JSON_THROW_ON_ERROR),
-        );
-        $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(
-            json_encode(
-                ['dishes' => [['id' => 'diamonds', 'recipe' => 'cashew-diamonds']]] + Shipped::document('feasts/new-roof'),
-                \JSON_THROW_ON_ERROR,
-            ),
-        );
+        return $this->alone('cashew-diamonds', 18, ['dryingM2' => $squareMetres] + Shipped::document('kitchens/kumbhar-lane'));
+    }
 
-        return (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+    /** @param array<string, mixed> $kitchen a document */
+    private function alone(string $recipe, int $grownUps, array $kitchen): Plan
+    {
+        $at = (new KitchenReader())->read(json_encode($kitchen, \JSON_THROW_ON_ERROR));
+        $document = Shipped::document('feasts/new-roof');
+        \assert(\is_array($document['groups']) && \is_array($document['groups'][0]));
+        $document['groups'][0]['count'] = $grownUps;
+        $document['dishes'] = [['id' => 'alone', 'recipe' => $recipe]];
+        $feast = (new FeastReader($at, Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+
+        return (new FeastPlanner(Shipped::larder()))->plan($feast, $at);
     }
 
     public function testEveryResourceOfAPlanHasACooksName(): void
