@@ -17,7 +17,7 @@ final class LeftInPots
         $left = [];
         foreach ($quantities->dishes as $planned) {
             foreach ($planned->batchPlan->ledger->flows as $flow) {
-                $times = $flow->step->work->once ? 1 : $planned->batchPlan->batches;
+                $times = $flow->step->work->times($planned->batchPlan->batches);
                 $waste = $flow->waste * $times;
                 if ($waste >= self::WORTH_KEEPING && '' !== $flow->step->gives->leaving->what) {
                     $left[] = ['dish' => $planned, 'what' => $flow->step->gives->leaving->what, 'grams' => $waste, 'drunk' => 0.0];
@@ -28,7 +28,7 @@ final class LeftInPots
                 $fat = $step?->fryingFat();
                 if (null !== $step && null !== $choice->frying && null !== $fat?->ingredient) {
                     $drunk =
-                        $planned->batchPlan->ledger->flow($step->id)->fatDrunk * ($step->work->once ? 1 : $planned->batchPlan->batches);
+                        $planned->batchPlan->ledger->flow($step->id)->fatDrunk * $step->work->times($planned->batchPlan->batches);
                     $measured = $planned->measured[$fat->ingredient] ?? 0.0;
                     $left[] = [
                         'dish' => $planned,

@@ -97,7 +97,7 @@ final readonly class QuantityPlanner
         $reserves = [];
         foreach ($dishes as $planned) {
             foreach ($planned->bowls as $step => $bowls) {
-                $times = $planned->dish->recipe->step($step)->work->once ? 1 : $planned->batchPlan->batches;
+                $times = $planned->dish->recipe->step($step)->work->times($planned->batchPlan->batches);
                 foreach ($bowls as $bowl) {
                     if ($bowl->reserve) {
                         $reserves[$bowl->ingredient->id] = ($reserves[$bowl->ingredient->id] ?? 0.0) + $times * $bowl->grams;
@@ -252,7 +252,7 @@ final readonly class QuantityPlanner
         $measured = [];
         $bowls = [];
         foreach ($plan->ledger->flows as $id => $flow) {
-            $times = $flow->step->work->once ? 1 : $plan->batches;
+            $times = $flow->step->work->times($plan->batches);
             $bowls[$id] = [];
             foreach ($flow->bowls as $bowl) {
                 $ingredient = $this->larder->get($bowl->ingredient);
@@ -295,7 +295,7 @@ final readonly class QuantityPlanner
                 if (null !== $take->fatDepthMm && null !== $take->ingredient) {
                     $ingredient = $this->larder->get($take->ingredient);
                     // One panful of fat serves all batches, topped up by what the pieces drink.
-                    $drunk = $plan->ledger->flow($step->id)->fatDrunk * ($step->work->once ? 1 : $plan->batches);
+                    $drunk = $plan->ledger->flow($step->id)->fatDrunk * $step->work->times($plan->batches);
                     $grams = $writer->measuredGrams($ingredient, $choice->frying->fatGrams);
                     $topUp = max(0.0, $drunk - 0.15 * $grams);
                     $measured[$take->ingredient] =

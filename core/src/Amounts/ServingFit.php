@@ -28,7 +28,7 @@ final class ServingFit
     {
         $pieces = $planned->demand->portion->countsPieces;
         $contents = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-        $times = $planned->dish->recipe->last()->work->once ? 1 : $planned->batchPlan->batches;
+        $times = $planned->dish->recipe->last()->work->times($planned->batchPlan->batches);
         $needed = $pieces ? $planned->demand->total : $contents->volumeMl($larder) * $times;
         $width = 0.0;
         foreach ($planned->dish->recipe->steps as $step) {

@@ -95,6 +95,15 @@ final readonly class Node
         }
     }
 
+    /** Faults a document of another format, or of a version that is not read. */
+    public function isOf(string $format, int $version): void
+    {
+        if ($format !== $this->at('format')->string()) {
+            $this->at('format')->fault('Here must stand "{format}".', ['format' => $format]);
+        }
+        $this->at('version')->int($version, $version);
+    }
+
     /**
      * Faults every key that is not in the list: a misspelt field must not be silently ignored.
      *

@@ -38,7 +38,7 @@ final readonly class FirstFit
             }
             [, $ranges] = $found;
             foreach ($planned->dish->recipe->steps as $step) {
-                $minutes = $ranges[$step->id]->likely * ($step->work->once ? 1 : $planned->batchPlan->batches);
+                $minutes = $ranges[$step->id]->likely * $step->work->times($planned->batchPlan->batches);
                 $fires += Flame::None === $step->work->flame ? 0 : $minutes;
                 if (AttentionKind::None !== $step->work->attention->kind) {
                     $share = ($minutes * $step->work->attention->percent) / 100;

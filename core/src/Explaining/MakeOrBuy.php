@@ -142,7 +142,7 @@ final readonly class MakeOrBuy
         }
         $hands = $fires = 0;
         foreach ($made->dish->recipe->steps as $step) {
-            $minutes = $found[1][$step->id]->likely * ($step->work->once ? 1 : $made->batchPlan->batches);
+            $minutes = $found[1][$step->id]->likely * $step->work->times($made->batchPlan->batches);
             $hands += AttentionKind::Constant === $step->work->attention->kind ? $minutes * $step->work->attention->people : 0;
             $fires += Flame::None === $step->work->flame ? 0 : $minutes;
         }

@@ -46,7 +46,7 @@ final readonly class StopSigns
                 continue;
             }
             $flow = $planned->batchPlan->ledger->flow($thickens->id);
-            $times = $thickens->work->once ? 1 : $planned->batchPlan->batches;
+            $times = $thickens->work->times($planned->batchPlan->batches);
             $drinks = 0.0;
             foreach ($flow->gives->grams as $ingredient => $grams) {
                 $thing = $this->larder->get($ingredient);

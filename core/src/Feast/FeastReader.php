@@ -58,10 +58,7 @@ final readonly class FeastReader
             'kitchen',
             'recipes',
         ]);
-        if (self::FORMAT !== $root->at('format')->string()) {
-            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
-        }
-        $root->at('version')->int(1, 1);
+        $root->isOf(self::FORMAT, 1);
         $name = $root->at('name')->string(null, 120);
         $zone = $this->timeZone($root->at('timeZone'));
         $date = $this->date($root->at('date'));

@@ -55,7 +55,7 @@ final readonly class Ledger
                 if (null !== $take->fromStep) {
                     $source = $flows[$take->fromStep];
                     $perBatch =
-                        $source->step->work->once === $step->work->once ? 1.0 : ($step->work->once ? (float) $batches : 1.0 / $batches);
+                        $source->step->work->times($batches) / $step->work->times($batches);
                     $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
@@ -251,7 +251,7 @@ final readonly class Ledger
 
     private function overAllBatches(float $amount): float
     {
-        return $amount * ($this->flows[$this->lastStep]->step->work->once ? 1 : $this->batches);
+        return $amount * $this->flows[$this->lastStep]->step->work->times($this->batches);
     }
 
     /**
@@ -264,7 +264,7 @@ final readonly class Ledger
         $bases = [];
         foreach ($this->flows as $flow) {
             foreach ($flow->bases as $slug => $grams) {
-                $bases[$slug] = ($bases[$slug] ?? 0.0) + $grams * ($flow->step->work->once ? 1 : $this->batches);
+                $bases[$slug] = ($bases[$slug] ?? 0.0) + $grams * $flow->step->work->times($this->batches);
             }
         }
 

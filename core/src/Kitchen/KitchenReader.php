@@ -67,10 +67,7 @@ final class KitchenReader
             'fillLimits',
             'dryingM2',
         ]);
-        if (self::FORMAT !== $root->at('format')->string()) {
-            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
-        }
-        $root->at('version')->int(1, 1);
+        $root->isOf(self::FORMAT, 1);
         $burners = $vessels = $people = [];
         $ids = [];
         foreach ($root->at('burners')->items(30, 1) as $node) {

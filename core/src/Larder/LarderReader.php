@@ -20,10 +20,7 @@ final class LarderReader
         $faults = new Faults();
         $root = JsonText::decode($json, 'larder', $faults);
         $root->onlyKeys(['format', 'version', 'ingredients']);
-        if (self::FORMAT !== $root->at('format')->string()) {
-            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
-        }
-        $root->at('version')->int(1, 1);
+        $root->isOf(self::FORMAT, 1);
         $ingredients = [];
         foreach ($root->at('ingredients')->items(2000, 1) as $node) {
             $ingredient = $this->ingredient($node);

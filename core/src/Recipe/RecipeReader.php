@@ -111,10 +111,7 @@ final readonly class RecipeReader
     private function variants(Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf, bool $lessEach): array
     {
         $root->onlyKeys(self::KEYS);
-        if (self::FORMAT !== $root->at('format')->string()) {
-            $root->at('format')->fault('Here must stand "{format}".', ['format' => self::FORMAT]);
-        }
-        $root->at('version')->int(self::VERSION, self::VERSION);
+        $root->isOf(self::FORMAT, self::VERSION);
         $slug = $root->at('slug')->id();
         $way = (new SchoolsReader())->read($root, $choices);
         $excluded = $way->excludedBy();

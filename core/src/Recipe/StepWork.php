@@ -18,4 +18,10 @@ final readonly class StepWork
         public bool $once,
     ) {
     }
+
+    /** How often it is done, where the dish is cooked in so many batches. */
+    public function times(int $batches): int
+    {
+        return $this->once ? 1 : $batches;
+    }
 }

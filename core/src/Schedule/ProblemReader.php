@@ -23,10 +23,7 @@ final class ProblemReader
         $faults = new Faults();
         $root = JsonText::decode($json, 'schedule problem', $faults, self::MOST_BYTES);
         $root->onlyKeys(['format', 'version', 'horizon', 'unitSeconds', 'resources', 'activities', 'links', 'holds', 'objective']);
-        if (Problem::FORMAT !== $root->at('format')->string()) {
-            $root->at('format')->fault('Here must stand "{format}".', ['format' => Problem::FORMAT]);
-        }
-        $root->at('version')->int(Problem::VERSION, Problem::VERSION);
+        $root->isOf(Problem::FORMAT, Problem::VERSION);
         [$start, $end] = $this->horizon($root->at('horizon'));
         $unit = $root->at('unitSeconds')->int(1, 86400, 60);
 
