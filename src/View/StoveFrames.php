@@ -61,7 +61,7 @@ final class StoveFrames
                     ...$span,
                     'short' => mb_strimwidth($step->step->title, 0, 25, '…'),
                     'vessel' => $vessels,
-                    'flame' => (int) round(3 * $step->step->work->flame->share()),
+                    'flame' => (int) round(3 * $step->flame->share()),
                     'full' => ($full = $this->full($step)),
                     'fill' => round(self::POT * sqrt(min(100, $full) / 100), 1),
                 ];

@@ -39,9 +39,11 @@ final class BoilsAway
             }
             $here = [];
             foreach ($kitchen->burners as $burner) {
-                $minutes = $timer->minutes($flow, $pots[$id], $step->work->once ? $scale * $plan->batches : $scale, $burner);
+                $batch = $step->work->once ? $scale * $plan->batches : $scale;
+                $minutes = $timer->told($flow, $pots[$id], $batch) ?? $timer->minutes($flow, $pots[$id], $batch, $burner);
                 if (null !== $minutes) {
-                    $here[] = $timer->onFire->netKw($flow, $pots[$id], $burner) * $minutes->exact;
+                    $fire = $timer->fire($flow, $pots[$id], $batch, $burner);
+                    $here[] = $timer->onFire->netKw($flow, $pots[$id], $fire) * $minutes->exact;
                 }
             }
             if ([] !== $here) {

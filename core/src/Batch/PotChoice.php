@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Batch;
 
+use FeastLadle\Flow\StepFlow;
 use FeastLadle\Flow\VesselRun;
+use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Flame;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Vessel\Vessel;
 
 /** Which vessel (or several alike in use) a run goes into, how full it gets, and why this one. */
@@ -27,6 +31,32 @@ final readonly class PotChoice
     public function vessel(): Vessel
     {
         return $this->vessels[0];
+    }
+
+    /** Metal over this fire that the contents touch; frying fat counted. */
+    public function heatedBaseM2(StepFlow $flow, Burner $burner, Larder $larder): float
+    {
+        $shape = $this->vessel()->shape;
+
+        return $shape->heatedBaseM2(
+            $shape->depthMm(max($flow->taken->volumeMl($larder), $this->frying->fullestMl ?? 0.0)),
+            $burner->ringDiameterMm / 2,
+            $burner->fuel->wraps(),
+        );
+    }
+
+    /** Power in kW that this fire gives the contents, and no more than they stand at the heated base. */
+    public function netKw(StepFlow $flow, Burner $burner, Flame $flame, Larder $larder): float
+    {
+        return $flow->heatCap($larder)->limit($burner->netKw($flame), $this->heatedBaseM2($flow, $burner, $larder));
+    }
+
+    /** Open surface of what enters a step. */
+    public function surfaceM2(StepFlow $flow, Larder $larder): float
+    {
+        $shape = $this->vessel()->shape;
+
+        return $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($larder)));
     }
 
     public function fullShare(): float

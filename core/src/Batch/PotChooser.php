@@ -6,7 +6,9 @@ namespace FeastLadle\Batch;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\VesselRun;
+use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\OpenPot;
+use FeastLadle\Heat\Reducing;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
@@ -208,40 +210,35 @@ final readonly class PotChooser
 
         return match ($choice->reason) {
             PotReason::MostAtOnce => (float) ($choice->frying->loads ?? 1) + $shape->brimfulMl() / 1e6,
-            PotReason::Widest => 1 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0)),
+            PotReason::Widest => 1 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl(),
         };
     }
 
-    /** Whether the strongest fire gives more than the open surface loses, where it must come to the boil. */
+    /** Whether some fire of the kitchen, on high, gets it hot: to the boil, or in a reduction hot enough to reduce at all. */
     private function getsHot(PotChoice $choice): bool
     {
-        $shape = $choice->vessel()->shape;
         foreach ($choice->run->flows as $flow) {
             $target = match ($flow->step->work->time->growth) {
-                Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
+                Growth::BoilOff => Reducing::LEAST_CELSIUS,
                 Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
                 default => null,
             };
             if (null === $target) {
                 continue;
             }
-            $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
             $best = 0.0;
             foreach ($this->kitchen->burners as $burner) {
-                $best = max(
-                    $best,
-                    $flow
-                        ->heatCap($this->larder)
-                        ->limit($burner->netKw($flow->step->work->flame), $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2)),
-                );
+                $best = max($best, $choice->netKw($flow, $burner, Flame::High, $this->larder));
             }
-            // What only has to get hot may do so under a lid.
-            $openness =
-                Growth::WarmUp === $flow->step->work->time->growth && $flow->heatCap($this->larder)->maybeCovered()
-                    ? OpenPot::LID_ON
-                    : OpenPot::UNCOVERED;
-            if ($best <= $this->kitchen->climate->openPot()->lossKwPerM2($target, $openness) * $shape->surfaceM2($depth)) {
+            $openness = match (true) {
+                Growth::BoilOff === $flow->step->work->time->growth => $flow->openness($this->larder),
+                // What only has to get hot may do so under a lid.
+                $flow->heatCap($this->larder)->maybeCovered() => OpenPot::LID_ON,
+                default => OpenPot::UNCOVERED,
+            };
+            $loss = $this->kitchen->climate->openPot()->lossKwPerM2($target, $openness);
+            if ($best <= $loss * $choice->surfaceM2($flow, $this->larder)) {
                 return false;
             }
         }

@@ -23,7 +23,7 @@ final class CarriedOver
         if (null === $excess || null === $vessel || null === $burner) {
             return null;
         }
-        $seconds = CarryOver::seconds($vessel->emptyKg, $vessel->metal->specificHeat(), $excess, $burner->netKw($step->step->work->flame));
+        $seconds = CarryOver::seconds($vessel->emptyKg, $vessel->metal->specificHeat(), $excess, $burner->netKw($step->flame));
 
         return $seconds < self::LEAST_SECONDS ? null : 10 * (int) round($seconds / 10);
     }

@@ -26,7 +26,7 @@ final class FuelTally
             $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $lasts;
             $amounts[$burner->id] =
                 ($amounts[$burner->id] ?? 0.0) +
-                FuelUse::amount($burner->fuel, $burner->kilowatts, $step->step->work->flame->share(), $lasts);
+                FuelUse::amount($burner->fuel, $burner->kilowatts, $step->flame->share(), $lasts);
         }
         $fuel = [];
         foreach ($kitchen->burners as $id => $burner) {

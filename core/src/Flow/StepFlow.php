@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Heat\BoilOff;
 use FeastLadle\Heat\HeatCap;
+use FeastLadle\Heat\OpenPot;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 
 /** What passes through a step in one batch (or in the one go, for a step done once). */
@@ -48,14 +51,41 @@ final readonly class StepFlow
     public function heatCap(Larder $larder): HeatCap
     {
         $cap = $this->step->process->facts()->cap;
-        if (HeatCap::Milk !== $cap) {
+        if (HeatCap::Milk !== $cap && HeatCap::ThinPudding !== $cap) {
             return $cap;
         }
+        $starchy = $this->taken->starchShare($larder) > self::STARCHY;
         if (!$this->taken->isMilky($larder)) {
-            return $this->taken->starchShare($larder) > self::STARCHY ? HeatCap::ThinPudding : HeatCap::Water;
+            return $starchy ? HeatCap::ThinPudding : HeatCap::Water;
         }
+        $milk = HeatCap::ofMilk($this->meanSolids($larder));
 
-        return HeatCap::ofMilk(($this->taken->solidsShare($larder) + $this->gives->solidsShare($larder)) / 2);
+        return $starchy && $milk->kwPerM2() > HeatCap::ThinPudding->kwPerM2() ? HeatCap::ThinPudding : $milk;
+    }
+
+    /** Share of solids in the middle of the step. */
+    private function meanSolids(Larder $larder): float
+    {
+        return ($this->taken->solidsShare($larder) + $this->gives->solidsShare($larder)) / 2;
+    }
+
+    /** How freely its surface gives off steam while it is reduced, by OpenPot: thick, it is cooler there than at its heart. */
+    public function openness(Larder $larder): float
+    {
+        return Process::StirToBall === $this->step->process || $this->meanSolids($larder) >= HeatCap::THICK_FROM
+            ? OpenPot::UNDER_SKIN
+            : OpenPot::UNCOVERED;
+    }
+
+    /** Heat in kJ that it takes: what entered colder is brought to the step's own temperature, and what leaves goes as steam. */
+    public function heatKj(Larder $larder): float
+    {
+        return $this->warmingKj($larder) + ($this->waterOff / 1000) * BoilOff::KJ_PER_KG;
+    }
+
+    public function warmingKj(Larder $larder): float
+    {
+        return $this->taken->heatCapacityKj($larder) * max(0.0, $this->peakCelsius - $this->taken->celsius);
     }
 
     /** What a later step finds here: all of it, or one output. */

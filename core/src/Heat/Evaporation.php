@@ -14,6 +14,6 @@ final class Evaporation
             BoilingPoint::vapourPressureKpa($celsius) - $climate->humidity * BoilingPoint::vapourPressureKpa($climate->roomCelsius),
         );
 
-        return ((3600 * 0.089 * $openness * $difference) / (2501 - 2.4 * $celsius)) * $surfaceM2;
+        return ((3600 * OpenPot::WITH_STEAM_KW * $openness * $difference) / (2501 - 2.4 * $celsius)) * $surfaceM2;
     }
 }

@@ -12,6 +12,16 @@ enum Flame: string
     case Medium = 'medium';
     case High = 'high';
 
+    /** The next higher one; null above high, and for no flame. */
+    public function raised(): ?self
+    {
+        return match ($this) {
+            self::Low => self::Medium,
+            self::Medium => self::High,
+            default => null,
+        };
+    }
+
     public function share(): float
     {
         return match ($this) {

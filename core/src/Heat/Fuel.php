@@ -19,4 +19,10 @@ enum Fuel: string
             self::Wood => 0.2,
         };
     }
+
+    /** A flame goes up round a pan that is round below; a coil heats what lies over it. */
+    public function wraps(): bool
+    {
+        return self::Induction !== $this;
+    }
 }

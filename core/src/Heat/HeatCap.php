@@ -30,12 +30,15 @@ enum HeatCap: string
         };
     }
 
+    /** From this share of solids on a mass is thick: its surface stands cooler than its heart. */
+    public const THICK_FROM = 0.25;
+
     /** Milk catches the sooner the less water is left in it: from a quarter of solids on, and from 38 %. */
     public static function ofMilk(float $solidsShare): self
     {
         return match (true) {
             $solidsShare >= 0.38 => self::MilkMass,
-            $solidsShare >= 0.25 => self::ThickMilk,
+            $solidsShare >= self::THICK_FROM => self::ThickMilk,
             default => self::Milk,
         };
     }

@@ -12,6 +12,10 @@ final readonly class OpenPot
     public const LID_AJAR = 0.4;
     public const LID_ON = 0.1;
 
+    /** Heat that goes with the steam, kW a m² and kPa; and to the air, kW a m² and K. */
+    public const WITH_STEAM_KW = 0.089;
+    public const TO_AIR_KW = 0.010;
+
     public function __construct(private float $roomCelsius, private float $humidity)
     {
     }
@@ -20,6 +24,7 @@ final readonly class OpenPot
     {
         $roomKpa = $this->humidity * BoilingPoint::vapourPressureKpa($this->roomCelsius);
 
-        return $openness * 0.089 * (BoilingPoint::vapourPressureKpa($celsius) - $roomKpa) + 0.010 * ($celsius - $this->roomCelsius);
+        return $openness * self::WITH_STEAM_KW * (BoilingPoint::vapourPressureKpa($celsius) - $roomKpa) +
+            self::TO_AIR_KW * ($celsius - $this->roomCelsius);
     }
 }

@@ -5,18 +5,16 @@ declare(strict_types=1);
 namespace FeastLadle\Solving;
 
 use FeastLadle\Amounts\MeasuredBowl;
-use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Quantities;
 use FeastLadle\Amounts\Round;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\Packing;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Modelling\StepKey;
-use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\Solver;
 use FeastLadle\Timing\StepTimer;
@@ -51,6 +49,16 @@ final readonly class PlanTeller
                     }
                 }
             }
+            $pots = $planned->batchPlan->potOfStep();
+            $fire =
+                null === $burner || !isset($pots[$step->id])
+                    ? null
+                    : $timer->fire(
+                        $planned->batchPlan->ledger->flow($step->id),
+                        $pots[$step->id],
+                        $planned->scaleOf($step),
+                        $this->kitchen->burners[$burner],
+                    );
             $range = $model->problem->activities[$id]->duration;
             $length = $placement->end - $placement->start;
             $steps[] = new PlannedStep(
@@ -69,7 +77,8 @@ final readonly class PlanTeller
                 $this->bowls($planned->bowls[$key->step], $model->flows[$key->dish]->share($key->round)),
                 $id,
                 null === $key->round->wave ? null : $model->flows[$key->dish]->wave($key->round)->moment,
-                $this->lid($planned, $step, null === $burner ? null : $this->kitchen->burners[$burner], $timer),
+                null === $fire ? Flame::None : $fire->flame,
+                null !== $fire && $timer->onFire->wantsLid($planned->batchPlan->ledger->flow($step->id), $pots[$step->id], $fire),
             );
             if (isset($model->lastOf[$id])) {
                 $timing = DishTiming::at($key->dish, $model->momentOf[$id]->at, $model->axis->instant($placement->end));
@@ -97,15 +106,6 @@ final readonly class PlanTeller
             $this->jobs($model, $solution),
             $this->margins($model),
         );
-    }
-
-    private function lid(PlannedDish $planned, Step $step, ?Burner $burner, StepTimer $timer): bool
-    {
-        $pot = $planned->batchPlan->potOfStep()[$step->id] ?? null;
-
-        return null !== $pot
-            && null !== $burner
-            && $timer->onFire->wantsLid($planned->batchPlan->ledger->flow($step->id), $pot, $burner);
     }
 
     /** @return array<string, int> by activity */

@@ -7,6 +7,7 @@ namespace FeastLadle\Solving;
 use FeastLadle\Amounts\MeasuredBowl;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Moment;
+use FeastLadle\Heat\Flame;
 use FeastLadle\Modelling\StepKey;
 use FeastLadle\Recipe\Step;
 
@@ -19,6 +20,7 @@ final readonly class PlannedStep
      * @param list<string>       $people   person ids
      * @param list<MeasuredBowl> $bowls
      * @param string             $activity its id in the schedule problem; batches are numbered anew for the cook
+     * @param Flame              $flame    as high as it is set on this fire for this pot; not always as the recipe says
      * @param bool               $lid      the lid is on until it is hot; its minutes count on it
      * @param Moment|null        $for      the moment whose batches it takes up, where it is done for each of several
      */
@@ -38,6 +40,7 @@ final readonly class PlannedStep
         public array $bowls,
         public string $activity,
         public ?Moment $for = null,
+        public Flame $flame = Flame::None,
         public bool $lid = false,
     ) {
     }

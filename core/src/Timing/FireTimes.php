@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace FeastLadle\Timing;
 
 use FeastLadle\Batch\PotChoice;
+use FeastLadle\Batch\SteamWater;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\BoilOff;
-use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\OpenPot;
+use FeastLadle\Heat\Reducing;
 use FeastLadle\Heat\Roast;
 use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Heat\WarmUp;
@@ -18,6 +19,7 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\Process;
 
 /** Minutes on a fire: warming, boiling off, roasting, heating fat; all by the power that reaches this food in this pot. */
 final readonly class FireTimes
@@ -28,6 +30,9 @@ final readonly class FireTimes
     /** Share of the net power that an open pot may lose at the end of its warming before a cook puts the lid on. */
     private const LID_FROM = 0.5;
 
+    /** K above the boil under pressure; usual for household cookers. */
+    private const PRESSURE_K = 20.0;
+
     /** Degrees at which the first load goes in; kitchen estimate. */
     private const FRYING_CELSIUS = 155.0;
 
@@ -35,22 +40,18 @@ final readonly class FireTimes
     {
     }
 
-    public function warmUp(StepFlow $flow, PotChoice $pot, ?Burner $burner, float $toCelsius, ?TimeAccount $account): ?float
+    public function warmUp(StepFlow $flow, PotChoice $pot, Fire $fire, float $toCelsius, ?TimeAccount $account): ?float
     {
-        if (null === $burner) {
-            return null;
-        }
-        $shape = $pot->vessel()->shape;
-        $depth = $shape->depthMm($flow->taken->volumeMl($this->larder));
+        $surface = $pot->surfaceM2($flow, $this->larder);
         $capacity = $flow->taken->heatCapacityKj($this->larder) + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
-        $lid = $this->wantsLid($flow, $pot, $burner);
+        $lid = $this->wantsLid($flow, $pot, $fire);
         $minutes = WarmUp::minutes(
             $capacity,
             $flow->taken->celsius,
             $toCelsius,
-            $this->netKw($flow, $pot, $burner, $account),
-            $shape->surfaceM2($depth),
+            $this->netKw($flow, $pot, $fire, $account),
+            $surface,
             $this->kitchen->climate->openPot(),
             $lid ? OpenPot::LID_ON : OpenPot::UNCOVERED,
         );
@@ -67,8 +68,8 @@ final readonly class FireTimes
                     'capacity' => round($capacity, 1),
                     'from' => round($flow->taken->celsius),
                     'to' => round($toCelsius),
-                    'surface' => round($shape->surfaceM2($depth), 3),
-                    'loss' => round($this->kitchen->climate->openPot()->lossKwPerM2($toCelsius) * $shape->surfaceM2($depth), 2),
+                    'surface' => round($surface, 3),
+                    'loss' => round($this->kitchen->climate->openPot()->lossKwPerM2($toCelsius) * $surface, 2),
                     'minutes' => round($minutes ?? 0.0),
                 ],
             );
@@ -78,7 +79,7 @@ final readonly class FireTimes
     }
 
     /** Whether the lid belongs on until it is hot: open it would lose most of what the fire gives, and it does not climb. */
-    public function wantsLid(StepFlow $flow, PotChoice $pot, Burner $burner): bool
+    public function wantsLid(StepFlow $flow, PotChoice $pot, Fire $fire): bool
     {
         $to = match ($flow->step->work->time->growth) {
             Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
@@ -88,35 +89,88 @@ final readonly class FireTimes
         if (null === $to || $to <= $flow->taken->celsius || !$flow->heatCap($this->larder)->maybeCovered()) {
             return false;
         }
-        $shape = $pot->vessel()->shape;
-        $loss =
-            $this->kitchen->climate->openPot()->lossKwPerM2($to) *
-            $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($this->larder)));
+        $loss = $this->kitchen->climate->openPot()->lossKwPerM2($to) * $pot->surfaceM2($flow, $this->larder);
 
-        return $loss > self::LID_FROM * $this->netKw($flow, $pot, $burner);
+        return $loss > self::LID_FROM * $this->netKw($flow, $pot, $fire);
     }
 
-    public function boilOff(StepFlow $flow, PotChoice $pot, ?Burner $burner, ?TimeAccount $account): ?float
+    public function boilOff(StepFlow $flow, PotChoice $pot, Fire $fire, ?TimeAccount $account): ?float
     {
-        if (null === $burner) {
+        $boil = $this->kitchen->climate->boilingCelsius();
+        $settles = $this->settlesAt($flow, $pot, $fire);
+        if ($settles < Reducing::LEAST_CELSIUS) {
             return null;
         }
-        $warming = $this->warmUp($flow, $pot, $burner, $this->kitchen->climate->boilingCelsius(), $account);
-        $boiling = BoilOff::minutes($flow->waterOff / 1000, $this->netKw($flow, $pot, $burner));
-        $account?->say('{water} of water boil off: × 2257 kJ a kg ÷ {net} kW = {minutes} min.', [
-            'water' => AmountWriter::weight($flow->waterOff),
-            'net' => round($this->netKw($flow, $pot, $burner), 2),
-            'minutes' => round($boiling ?? 0.0),
-        ]);
+        // Where it settles it comes near without end; a degree below is there.
+        $warming = $this->warmUp($flow, $pot, $fire, $settles < $boil ? $settles - 1 : $boil, $account);
+        $net = $this->netKw($flow, $pot, $fire);
+        $openness = $flow->openness($this->larder);
+        if ($settles >= $boil && OpenPot::UNCOVERED === $openness) {
+            $boiling = BoilOff::minutes($flow->waterOff / 1000, $net);
+            $account?->say('{water} of water boil off: × 2257 kJ a kg ÷ {net} kW = {minutes} min.', [
+                'water' => AmountWriter::weight($flow->waterOff),
+                'net' => round($net, 2),
+                'minutes' => round($boiling ?? 0.0),
+            ]);
 
-        return null === $warming || null === $boiling ? null : $warming + $boiling;
+            return null === $warming || null === $boiling ? null : $warming + $boiling;
+        }
+        $rate = Reducing::kgPerMinute($net, $pot->surfaceM2($flow, $this->larder), $openness, $this->kitchen->climate);
+        $boiling = $flow->waterOff / 1000 / $rate;
+        $account?->say(
+            'It stands at {celsius} °C, where its surface loses what the fire gives: {water} of water leave at {rate} a minute, '
+                .'{minutes} min.',
+            [
+                'celsius' => round($settles),
+                'water' => AmountWriter::weight($flow->waterOff),
+                'rate' => AmountWriter::weight(1000 * $rate),
+                'minutes' => round($boiling),
+            ],
+        );
+
+        return null === $warming ? null : $warming + $boiling;
     }
 
-    public function roast(StepFlow $flow, PotChoice $pot, float $scale, ?Burner $burner, ?TimeAccount $account): ?float
+    /** °C at which what is reduced stands on this fire: the boil, or below where its surface loses all that the fire gives. */
+    public function settlesAt(StepFlow $flow, PotChoice $pot, Fire $fire): float
     {
-        if (null === $burner) {
-            return null;
-        }
+        return Reducing::settlesAt(
+            $this->netKw($flow, $pot, $fire),
+            $pot->surfaceM2($flow, $this->larder),
+            $flow->openness($this->larder),
+            $this->kitchen->climate,
+        );
+    }
+
+    /**
+     * The least that a step takes on this fire, whatever its law says: what entered colder is heated, what leaves goes as steam. Of a
+     * closed cooker and a steamer metal and water are heated, too.
+     */
+    public function leastMinutes(StepFlow $flow, PotChoice $pot, Fire $fire): ?float
+    {
+        $net = $this->netKw($flow, $pot, $fire);
+        $heat = $flow->heatKj($this->larder);
+        $metal = $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
+        $room = $this->kitchen->climate->roomCelsius;
+        $boil = $this->kitchen->climate->boilingCelsius();
+        $heat += match ($flow->step->process) {
+            Process::Pressure => ($flow->taken->heatCapacityKj($this->larder) + $metal) * self::PRESSURE_K + $metal * ($boil - $room),
+            Process::Steam => $this->steamingWaterKj($flow, $pot, $net) + $metal * ($boil - $room),
+            default => 0.0,
+        };
+
+        return $net <= 0.0 ? null : $heat / $net / 60;
+    }
+
+    private function steamingWaterKj(StepFlow $flow, PotChoice $pot, float $net): float
+    {
+        $litres = SteamWater::under($pot->vessel(), $flow->step->work->time->likelyMinutes, $net)->litres;
+
+        return $litres * SpecificHeat::WATER * ($this->kitchen->climate->boilingCelsius() - $this->kitchen->climate->roomCelsius);
+    }
+
+    public function roast(StepFlow $flow, PotChoice $pot, float $scale, Fire $fire, ?TimeAccount $account): float
+    {
         $fatKg = 0.0;
         foreach ($flow->taken->grams as $id => $grams) {
             $fatKg += ($grams / 1000) * $this->larder->get($id)->composition->fat;
@@ -127,7 +181,7 @@ final readonly class FireTimes
         $referenceKw = self::REFERENCE_KW * max(Flame::Low->share(), $flow->step->work->flame->share());
         $browning = Roast::browningMinutes($flow->step->work->time->likelyMinutes, $energy / max(0.01, $scale), $referenceKw);
 
-        $net = $this->netKw($flow, $pot, $burner, $account);
+        $net = $this->netKw($flow, $pot, $fire, $account);
         $account?->say(
             'Browning takes {browning} min in any pan; heating and drying what is in it {energy} kJ, ÷ {net} kW = {minutes} min.',
             [
@@ -142,7 +196,7 @@ final readonly class FireTimes
     }
 
     /** Bringing the fat to frying heat before the first load. */
-    public function heatingFat(StepFlow $flow, ?PotChoice $pot, Burner $burner): float
+    public function heatingFat(StepFlow $flow, ?PotChoice $pot, Fire $fire): float
     {
         if (null === $pot?->frying) {
             return 0.0;
@@ -151,11 +205,11 @@ final readonly class FireTimes
         $specificHeat = SpecificHeat::fat(($from + self::FRYING_CELSIUS) / 2);
         $capacity = ($pot->frying->fatGrams / 1000) * $specificHeat + $pot->vessel()->emptyKg * $pot->vessel()->metal->specificHeat();
 
-        return WarmUp::minutes($capacity, $from, self::FRYING_CELSIUS, $this->netKw($flow, $pot, $burner), 0.0, null) ?? 0.0;
+        return WarmUp::minutes($capacity, $from, self::FRYING_CELSIUS, $this->netKw($flow, $pot, $fire), 0.0, null) ?? 0.0;
     }
 
     /** Waiting for the fat to be hot again, over all loads. */
-    public function recovery(StepFlow $flow, ?PotChoice $pot, Burner $burner): float
+    public function recovery(StepFlow $flow, ?PotChoice $pot, Fire $fire): float
     {
         $frying = $pot?->frying;
         if (null === $frying || $flow->taken->pieces < 1) {
@@ -164,30 +218,26 @@ final readonly class FireTimes
         $pieceKg = $flow->taken->massGrams() / $flow->taken->pieces / 1000;
         $heat = Frying::heatKj($frying->piecesPerLoad, $pieceKg, $flow->taken->celsius, $flow->step->gives->leaving->waterShare);
 
-        return $frying->loads * Frying::recoveryMinutes($heat, $this->netKw($flow, $pot, $burner), $flow->step->work->time->likelyMinutes);
+        return $frying->loads *
+            Frying::recoveryMinutes($heat, $this->netKw($flow, $pot, $fire), $flow->step->work->time->likelyMinutes);
     }
 
     /** Power in kW that reaches the food, under what it stands at the heated base. */
-    public function netKw(StepFlow $flow, PotChoice $pot, Burner $burner, ?TimeAccount $account = null): float
+    public function netKw(StepFlow $flow, PotChoice $pot, Fire $fire, ?TimeAccount $account = null): float
     {
-        $shape = $pot->vessel()->shape;
-        $depth = $shape->depthMm(max($flow->taken->volumeMl($this->larder), $pot->frying->fullestMl ?? 0.0));
-
-        $base = $shape->heatedBaseM2($depth, $burner->ringDiameterMm / 2);
-        $gives = $burner->netKw($flow->step->work->flame);
-        $cap = $flow->heatCap($this->larder);
-        $net = $cap->limit($gives, $base);
+        $gives = $fire->burner->netKw($fire->flame);
+        $net = $pot->netKw($flow, $fire->burner, $fire->flame, $this->larder);
         $account?->say('{fire}: {kilowatts} kW × {efficiency} that reach the pot × {flame} for the flame = {gives} kW.', [
-            'fire' => $burner->name,
-            'kilowatts' => $burner->kilowatts,
-            'efficiency' => $burner->fuel->efficiency(),
-            'flame' => $flow->step->work->flame->share(),
+            'fire' => $fire->burner->name,
+            'kilowatts' => $fire->burner->kilowatts,
+            'efficiency' => $fire->burner->fuel->efficiency(),
+            'flame' => $fire->flame->share(),
             'gives' => round($gives, 2),
         ]);
         if ($net < $gives - 1e-9) {
             $account?->say('The food stands {cap} kW on a m² before it catches; on {base} m² of heated base that is {net} kW.', [
-                'cap' => $cap->kwPerM2(),
-                'base' => round($base, 3),
+                'cap' => $flow->heatCap($this->larder)->kwPerM2(),
+                'base' => round($pot->heatedBaseM2($flow, $fire->burner, $this->larder), 3),
                 'net' => round($net, 2),
             ]);
         }

@@ -8,12 +8,15 @@ use FeastLadle\Batch\PotChoice;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Heat\Reducing;
 use FeastLadle\Heat\ThinAir;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
+use FeastLadle\Recipe\Take;
+use FeastLadle\Words\Sentence;
 
 /** How long a step takes: its law with this pot on this burner, or its own minutes and how they grow. */
 final readonly class StepTimer
@@ -41,28 +44,90 @@ final readonly class StepTimer
      */
     public function minutes(StepFlow $flow, ?PotChoice $pot, float $scale, ?Burner $burner, ?TimeAccount $account = null): ?Minutes
     {
+        if (null === $burner || null === $pot || Flame::None === $flow->step->work->flame) {
+            return $this->on($flow, $pot, $scale, null, $account);
+        }
+        $fire = $this->fire($flow, $pot, $scale, $burner);
+        if ($fire->flame !== $flow->step->work->flame) {
+            $account?->say('The recipe says {word} flame. That is too little for this pot on this fire: {flame}.', [
+                'word' => new Sentence($flow->step->work->flame->value),
+                'flame' => new Sentence($fire->flame->value),
+            ]);
+        }
+
+        return $this->on($flow, $pot, $scale, $fire, $account);
+    }
+
+    /**
+     * How high the fire is set: as the recipe says; higher where that is too little here to get hot, to reduce near the boil, or to
+     * give in the recipe's own minutes what it takes, as far as the food stands it.
+     */
+    private function flame(StepFlow $flow, PotChoice $pot, float $scale, Burner $burner): Flame
+    {
+        $flame = $flow->step->work->flame;
+        while (null !== ($higher = $flame->raised()) && !$this->isEnough($flow, $pot, $scale, new Fire($burner, $flame))) {
+            if (
+                $this->onFire->netKw($flow, $pot, new Fire($burner, $higher)) <=
+                $this->onFire->netKw($flow, $pot, new Fire($burner, $flame))
+            ) {
+                break;
+            }
+            $flame = $higher;
+        }
+
+        return $flame;
+    }
+
+    public function fire(StepFlow $flow, PotChoice $pot, float $scale, Burner $burner): Fire
+    {
+        return new Fire($burner, $this->flame($flow, $pot, $scale, $burner));
+    }
+
+    private function isEnough(StepFlow $flow, PotChoice $pot, float $scale, Fire $fire): bool
+    {
+        $boil = $this->kitchen->climate->boilingCelsius();
+
+        return match ($flow->step->work->time->growth) {
+            Growth::BoilOff => $this->onFire->settlesAt($flow, $pot, $fire) >= $boil - Reducing::NEAR_THE_BOIL_K,
+            Growth::WarmUp => null !== $this->onFire->warmUp($flow, $pot, $fire, min($flow->step->work->target->value, $boil), null),
+            Growth::Fixed, Growth::Mass, Growth::Load => $this->boilsWhatItGives($flow)
+                || Process::DeepFry === $flow->step->process
+                || $this->onFire->leastMinutes($flow, $pot, $fire) <= $this->byRecipe($flow, $pot, $scale, null, null)->exact,
+            default => true,
+        };
+    }
+
+    /** Whether the water that leaves follows the fire, and not the other way round. */
+    private function boilsWhatItGives(StepFlow $flow): bool
+    {
+        return [] !== array_filter($flow->step->takes, static fn (Take $t): bool => $t->boilsOff > 0);
+    }
+
+    private function on(StepFlow $flow, ?PotChoice $pot, float $scale, ?Fire $fire, ?TimeAccount $account): ?Minutes
+    {
         $time = $flow->step->work->time;
         if (\in_array($time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)) {
-            return $this->byRecipe($flow, $pot, $scale, $burner, $account);
+            $minutes = $this->byRecipe($flow, $pot, $scale, $fire, $account);
+
+            return null === $fire || null === $pot ? $minutes : $this->notShorterThanItsHeat($minutes, $flow, $pot, $fire, $account);
         }
         if (Growth::Piece === $time->growth) {
             return $this->byPiece($flow, $account);
         }
-        $likely =
-            null === $pot
-                ? null
-                : match ($time->growth) {
-                    Growth::WarmUp => $this->onFire->warmUp(
-                        $flow,
-                        $pot,
-                        $burner,
-                        min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
-                        $account,
-                    ),
-                    Growth::BoilOff => $this->onFire->boilOff($flow, $pot, $burner, $account),
-                    Growth::Roast => $this->onFire->roast($flow, $pot, $scale, $burner, $account),
-                    Growth::Cooling => $this->cooling->minutes($flow, $pot, $account),
-                };
+        $likely = match (true) {
+            null === $pot => null,
+            Growth::Cooling === $time->growth => $this->cooling->minutes($flow, $pot, $account),
+            null === $fire => null,
+            Growth::WarmUp === $time->growth => $this->onFire->warmUp(
+                $flow,
+                $pot,
+                $fire,
+                min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
+                $account,
+            ),
+            Growth::BoilOff === $time->growth => $this->onFire->boilOff($flow, $pot, $fire, $account),
+            default => $this->onFire->roast($flow, $pot, $scale, $fire, $account),
+        };
         if (null !== $likely) {
             $account?->say('The law is known to about a fifth: {least} to {most} min.', [
                 'least' => round(self::LAW_MIN * $likely),
@@ -73,8 +138,41 @@ final readonly class StepTimer
         return null === $likely ? null : Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
     }
 
+    private function notShorterThanItsHeat(Minutes $told, StepFlow $flow, PotChoice $pot, Fire $fire, ?TimeAccount $account): ?Minutes
+    {
+        if (Process::DeepFry === $flow->step->process) {
+            return $told;
+        }
+        $least = $this->onFire->leastMinutes($flow, $pot, $fire);
+        if (null === $least || $least <= $told->exact) {
+            return null === $least ? null : $told;
+        }
+        $account?->say(
+            'Heating it and what leaves as steam take {heat} kJ; at {net} kW that is {minutes} min, longer than the recipe\'s own.',
+            [
+                'heat' => round($flow->heatKj($this->larder)),
+                'net' => round($this->onFire->netKw($flow, $pot, $fire, $account), 2),
+                'minutes' => round($least),
+            ],
+        );
+
+        return Minutes::of(max((float) $told->min, self::LAW_MIN * $least), $least, max((float) $told->max, self::LAW_MAX * $least));
+    }
+
+    /**
+     * Minutes at the simmer by the recipe alone, without those that its heat takes on some fire.
+     *
+     * @return Minutes|null null for a step with a law of its own
+     */
+    public function told(StepFlow $flow, ?PotChoice $pot, float $scale): ?Minutes
+    {
+        return \in_array($flow->step->work->time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)
+            ? $this->byRecipe($flow, $pot, $scale, null, null)
+            : null;
+    }
+
     /** The recipe's own minutes, and how they grow. */
-    private function byRecipe(StepFlow $flow, ?PotChoice $pot, float $scale, ?Burner $burner, ?TimeAccount $account): Minutes
+    private function byRecipe(StepFlow $flow, ?PotChoice $pot, float $scale, ?Fire $fire, ?TimeAccount $account): Minutes
     {
         $time = $flow->step->work->time;
         $factor = match ($time->growth) {
@@ -118,8 +216,8 @@ final readonly class StepTimer
         }
         $more = 0.0;
         if (Growth::Load === $time->growth) {
-            $heating = null === $burner ? 0.0 : $this->onFire->heatingFat($flow, $pot, $burner);
-            $recovery = null === $burner ? 0.0 : $this->onFire->recovery($flow, $pot, $burner);
+            $heating = null === $fire ? 0.0 : $this->onFire->heatingFat($flow, $pot, $fire);
+            $recovery = null === $fire ? 0.0 : $this->onFire->recovery($flow, $pot, $fire);
             // Wiped, dried or turned between two loads; seconds are summed before they are rounded.
             $between =
                 ($factor - 1) *
@@ -199,6 +297,7 @@ final readonly class StepTimer
 
         return $pot->frying->loads ??
             ($own ??
-                ($flow->step->work->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ?? 1));
+                ($flow->step->work->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ??
+                    1));
     }
 }

@@ -46,12 +46,12 @@ final readonly class BowlShape implements Shape
         return \M_PI * $this->radiusMm($depthMm) ** 2 / 1e6;
     }
 
-    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm): float
+    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm, bool $flameWraps): float
     {
-        // Only the metal within 1.5 times the burner's ring is over the fire.
-        $reach = min($this->depthAtRadius(1.5 * $burnerRingRadiusMm), $depthMm);
+        $wet = max(0.0, min($depthMm, $this->heightMm));
+        $reach = $flameWraps ? $wet : min($this->depthAtRadius($burnerRingRadiusMm), $wet);
 
-        return 2 * \M_PI * $this->sphereRadiusMm * max(0.0, $reach) / 1e6;
+        return 2 * \M_PI * $this->sphereRadiusMm * $reach / 1e6;
     }
 
     private function depthAtRadius(float $radiusMm): float

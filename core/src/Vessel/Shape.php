@@ -23,6 +23,10 @@ interface Shape
     /** Free surface of contents that stand to this depth. */
     public function surfaceM2(float $depthMm): float;
 
-    /** Metal over the fire that the contents touch, for a burner ring of the given radius. */
-    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm): float;
+    /**
+     * Metal over the fire that the contents touch, for a burner ring of the given radius.
+     *
+     * @param bool $flameWraps whether a flame goes up round a vessel without a flat base
+     */
+    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm, bool $flameWraps): float;
 }

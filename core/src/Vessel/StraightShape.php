@@ -51,7 +51,7 @@ final readonly class StraightShape implements Shape
         return $this->floorMm2 / 1e6;
     }
 
-    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm): float
+    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm, bool $flameWraps): float
     {
         return $this->floorMm2 / 1e6;
     }

@@ -38,7 +38,7 @@ final readonly class TaperedShape implements Shape
         return (\M_PI * $this->radiusMm($depthMm) ** 2) / 1e6;
     }
 
-    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm): float
+    public function heatedBaseM2(float $depthMm, float $burnerRingRadiusMm, bool $flameWraps): float
     {
         return (\M_PI * $this->baseRadiusMm ** 2) / 1e6;
     }

@@ -43,7 +43,7 @@ final class StepAccountTest extends TestCase
             $this->told(Shipped::templeFeast(), Shipped::temple(), 'pudding/1/cook')[1],
         );
         self::assertSame(
-            'It takes each load of “Fry the balls” as it comes out, so it lasts until the last of them: 106 min.',
+            'It takes each load of “Fry the balls” as it comes out, so it lasts until the last of them: 102 min.',
             $this->told(Shipped::feast(), Shipped::kitchen(), 'balls/1/steep')[1],
         );
     }

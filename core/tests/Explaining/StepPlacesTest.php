@@ -78,7 +78,8 @@ final class StepPlacesTest extends TestCase
         foreach (
             [
                 [$this->plan, Shipped::kitchen()],
-                [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(50), Shipped::kitchen()), Shipped::kitchen()],
+                [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(45), Shipped::kitchen()), Shipped::kitchen()],
+                [(new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(70), Shipped::kitchen()), Shipped::kitchen()],
                 [
                     (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(self::atTheMinute(...)), Shipped::temple()),
                     Shipped::temple(),

@@ -6,12 +6,27 @@ namespace FeastLadle\Tests\Timing;
 
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Batch\PotChooser;
+use FeastLadle\Batch\PotReason;
+use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\StepFlow;
+use FeastLadle\Flow\VesselRun;
 use FeastLadle\Heat\Burner;
+use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Fuel;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\KitchenReader;
+use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Step;
+use FeastLadle\Recipe\StepTime;
+use FeastLadle\Recipe\StepWork;
 use FeastLadle\Tests\Support\Shipped;
 use FeastLadle\Timing\Minutes;
 use FeastLadle\Timing\StepTimer;
+use FeastLadle\Vessel\Metal;
+use FeastLadle\Vessel\StraightShape;
+use FeastLadle\Vessel\Vessel;
+use FeastLadle\Vessel\VesselKind;
 use PHPUnit\Framework\TestCase;
 
 final class StepTimerTest extends TestCase
@@ -62,9 +77,110 @@ final class StepTimerTest extends TestCase
         self::assertNull($this->timer->minutes($flow, $pot, 1.0, null));
     }
 
+    /** By hand: 36 cm across, 0.48 kW stand at 97.5 °C and lose 10.8 g a minute. */
+    public function testAThickMassReducesBelowTheBoilAndALowFlameIsRaised(): void
+    {
+        $timer = new StepTimer($this->atTheSea(), Shipped::larder());
+        [$flow, $pot] = $this->thickMilk(Flame::Medium);
+        $wide = new Burner('b', 'ring', Fuel::Gas, 0.48 / 0.45, 110);
+        self::assertSame(Flame::High, $timer->fire($flow, $pot, 1.0, $wide)->flame, 'on medium it would stand at 78 °C');
+        self::assertEqualsWithDelta(400 / 10.8, $timer->minutes($flow, $pot, 1.0, $wide)->exact ?? 0.0, 0.3);
+        // At 70.9 °C it dries at the rim before it is reduced.
+        self::assertNull($timer->minutes($flow, $pot, 1.0, new Burner('b', 'ring', Fuel::Gas, 0.4, 110)));
+    }
+
+    /** By hand: 20 kg from 28 °C to the boil take 4.18 · 20 · 72 = 6019 kJ; a fixed 18 min were told for as much as a cupful. */
+    public function testNoStepOnAFireIsShorterThanItsHeat(): void
+    {
+        $timer = new StepTimer($this->atTheSea(), Shipped::larder());
+        [$flow, $pot] = $this->water(20_000.0);
+        $ring = new Burner('b', 'ring', Fuel::Gas, 3.0, 110);
+        self::assertSame(Flame::High, $timer->fire($flow, $pot, 1.0, $ring)->flame);
+        $minutes = $timer->minutes($flow, $pot, 1.0, $ring);
+        self::assertEqualsWithDelta(6019 / 1.35 / 60, $minutes->exact ?? 0.0, 0.1);
+        self::assertGreaterThan(80, $minutes->max ?? 0);
+        // On a great fire the recipe's low flame gives it in time, and the recipe's minutes hold.
+        $great = new Burner('b', 'pit', Fuel::Gas, 60.0, 110);
+        self::assertSame(Flame::Low, $timer->fire($flow, $pot, 1.0, $great)->flame);
+        self::assertSame(18, $timer->minutes($flow, $pot, 1.0, $great)->likely ?? 0);
+    }
+
+    /** Two kilos of what goes as steam take 4514 kJ, wherever the recipe has its minutes from. */
+    public function testWhatLeavesAsSteamIsPaidFor(): void
+    {
+        $timer = new StepTimer($this->atTheSea(), Shipped::larder());
+        [$flow, $pot] = $this->water(20_000.0, 2_000.0);
+        $minutes = $timer->minutes($flow, $pot, 1.0, new Burner('b', 'ring', Fuel::Gas, 3.0, 110));
+        self::assertEqualsWithDelta((6019 + 4514) / 1.35 / 60, $minutes->exact ?? 0.0, 0.1);
+    }
+
+    /** @return array{StepFlow, PotChoice} */
+    private function thickMilk(Flame $flame): array
+    {
+        $taken = Contents::of('milk', 4000, 100)->withWaterOff(2300);
+
+        return $this->onAFire(
+            new StepFlow($this->told(Growth::BoilOff, $flame), $taken, $taken->withWaterOff(400), 400, 0, 1700, [], peakCelsius: 100),
+        );
+    }
+
+    /** @return array{StepFlow, PotChoice} */
+    private function water(float $grams, float $off = 0.0): array
+    {
+        $taken = Contents::of('water', $grams, 28);
+
+        return $this->onAFire(
+            new StepFlow(
+                $this->told(Growth::Fixed, Flame::Low),
+                $taken,
+                $taken->withWaterOff($off),
+                $off,
+                0,
+                $grams,
+                [],
+                peakCelsius: 100,
+            ),
+        );
+    }
+
+    /** @return array{StepFlow, PotChoice} in a pot of 36 cm */
+    private function onAFire(StepFlow $flow): array
+    {
+        $pot = new Vessel('pot', 'Pot', VesselKind::Pot, StraightShape::round(360, 400), Metal::Aluminium, 3.2);
+
+        return [$flow, new PotChoice(VesselRun::of([$flow]), [$pot], $flow->fullestMl, null, PotReason::Widest, false)];
+    }
+
+    private function told(Growth $growth, Flame $flame): Step
+    {
+        $step = Shipped::recipe('basundi')->step('reduce');
+
+        return new Step(
+            $step->id,
+            Growth::BoilOff === $growth ? Process::Reduce : Process::Simmer,
+            $step->title,
+            $step->words,
+            [],
+            [],
+            $step->vessel,
+            new StepWork($flame, new StepTime($growth, 15, 18, 25), $step->work->attention, $step->work->target, false),
+            $step->gives,
+        );
+    }
+
+    private function atTheSea(): Kitchen
+    {
+        $document = ['altitudeM' => 0, 'roomCelsius' => 28, 'humidity' => 0.6] + Shipped::document('kitchens/kumbhar-lane');
+
+        return (new KitchenReader())->read(json_encode($document, \JSON_THROW_ON_ERROR));
+    }
+
     public function testRestingTakesAsLongForManyAsForFew(): void
     {
-        self::assertSame($this->minutes('milk-solids-balls', 'rest', 0.5, null), $this->minutes('milk-solids-balls', 'rest', 3.0, null));
+        self::assertSame(
+            $this->minutes('milk-solids-balls', 'rest', 0.5, null),
+            $this->minutes('milk-solids-balls', 'rest', 3.0, null),
+        );
     }
 
     public function testRollingGrowsWithThePieces(): void

@@ -20,6 +20,7 @@ use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
+use FeastLadle\Timing\Fire;
 use FeastLadle\Timing\SteepingTime;
 use FeastLadle\Timing\StepTimer;
 use FeastLadle\Vessel\Vessel;
@@ -38,9 +39,11 @@ final class WaterAndSofteningTest extends TestCase
         $flow = $planned->batchPlan->ledger->flow('cook');
         $off = [];
         foreach ($kitchen->burners as $burner) {
-            $minutes = $timer->minutes($flow, $pot, $planned->scale(), $burner);
+            // At the simmer by the recipe; the warming before gives off no steam.
+            $minutes = $timer->told($flow, $pot, $planned->scale());
             self::assertNotNull($minutes);
-            $off[] = (($minutes->exact * 60 * $timer->onFire->netKw($flow, $pot, $burner)) / 2257) * 1000;
+            $fire = $timer->fire($flow, $pot, $planned->scale(), $burner);
+            $off[] = (($minutes->exact * 60 * $timer->onFire->netKw($flow, $pot, $fire)) / 2257) * 1000;
         }
 
         self::assertSame(125.0, $bowl->boilsOffAsWritten);
@@ -79,11 +82,10 @@ final class WaterAndSofteningTest extends TestCase
             $planned = $this->pudding($kitchen);
             $timer = new StepTimer($kitchen, Shipped::larder());
 
-            return $timer->minutes(
+            return $timer->told(
                 $planned->batchPlan->ledger->flow($step),
                 $planned->batchPlan->potOfStep()[$step] ?? null,
                 $planned->scale(),
-                $kitchen->burners['fire-1'],
             )->exact ?? 0.0;
         };
         self::assertEqualsWithDelta(1.415, ThinAir::factor(95.0), 0.001, 'thirty minutes at the sea are forty-two at 1500 m');
@@ -171,7 +173,7 @@ final class WaterAndSofteningTest extends TestCase
         // The syrup's own pot and fire: it does not get there open by half the time.
         $flow = $plan->quantities->dishes['balls']->batchPlan->ledger->flow('syrup');
         $pot = $plan->quantities->dishes['balls']->batchPlan->potOfStep()['syrup'];
-        self::assertTrue($timer->onFire->wantsLid($flow, $pot, $kitchen->burners['fire-1']));
+        self::assertTrue($timer->onFire->wantsLid($flow, $pot, new Fire($kitchen->burners['fire-1'], $flow->step->work->flame)));
     }
 
     public function testWhatStandsInThePotSaysHowMuchHeatItTakes(): void

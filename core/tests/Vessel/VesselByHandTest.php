@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Vessel;
 
+use FeastLadle\Heat\Fuel;
 use FeastLadle\Vessel\BowlShape;
 use FeastLadle\Vessel\Dipstick;
 use FeastLadle\Vessel\FillLimit;
@@ -23,12 +24,12 @@ final class VesselByHandTest extends TestCase
     {
         $shares = [
             'rest' => 0.85,
-            'syrup' => 0.50,
-            'milk-or-starch-boil' => 0.60,
-            'stiff-stirred' => 0.60,
+            'syrup' => 0.5,
+            'milk-or-starch-boil' => 0.6,
+            'stiff-stirred' => 0.6,
             'deep-fat' => 0.45,
             'frothing-fat' => 0.35,
-            'hot-onto-hot' => 0.50,
+            'hot-onto-hot' => 0.5,
             'pressure' => 0.66,
             'soaking' => 0.75,
         ];
@@ -42,7 +43,10 @@ final class VesselByHandTest extends TestCase
 
     public function testMetalsAndKinds(): void
     {
-        self::assertSame([0.5, 0.9, 0.38, 0.38, 0.46, 0.9], array_map(static fn (Metal $m): float => $m->specificHeat(), Metal::cases()));
+        self::assertSame(
+            [0.5, 0.9, 0.38, 0.38, 0.46, 0.9],
+            array_map(static fn (Metal $m): float => $m->specificHeat(), Metal::cases()),
+        );
         self::assertSame(
             ['pot', 'pan', 'cooker', 'steamer', 'griddle'],
             array_values(
@@ -59,12 +63,18 @@ final class VesselByHandTest extends TestCase
         $pan = new BowlShape(225, 140);
         self::assertEqualsWithDelta(1838.907, $pan->volumeMl(50), 0.001);
         self::assertEqualsWithDelta(0.0709383, $pan->surfaceM2(50), 1e-7);
-        // A ring of 100 mm heats what lies within 150 mm, but never more than is wet.
-        self::assertEqualsWithDelta(0.0784771, $pan->heatedBaseM2(140, 100), 1e-7);
-        self::assertEqualsWithDelta(0.0315169, $pan->heatedBaseM2(20, 100), 1e-7);
-        self::assertEqualsWithDelta(0.2206183, $pan->heatedBaseM2(140, 150), 1e-7);
-        self::assertEqualsWithDelta(0.2206183, $pan->heatedBaseM2(140, 900), 1e-7);
-        self::assertSame(0.0, $pan->heatedBaseM2(0, 100));
+        // A flame wraps a round pan: all that is wet is heated, however small the ring.
+        self::assertEqualsWithDelta(0.2206183, $pan->heatedBaseM2(140, 100, true), 1e-7);
+        self::assertEqualsWithDelta(0.0315169, $pan->heatedBaseM2(20, 100, true), 1e-7);
+        // Induction heats within its ring, but never more than is wet.
+        self::assertEqualsWithDelta(0.0327749, $pan->heatedBaseM2(140, 100, false), 1e-6);
+        self::assertEqualsWithDelta(0.0315169, $pan->heatedBaseM2(20, 100, false), 1e-7);
+        self::assertEqualsWithDelta(0.2206183, $pan->heatedBaseM2(140, 900, false), 1e-7);
+        self::assertSame(0.0, $pan->heatedBaseM2(0, 100, true));
+        self::assertSame(
+            [true, true, false],
+            array_map(static fn (Fuel $f): bool => $f->wraps(), [Fuel::Gas, Fuel::Wood, Fuel::Induction]),
+        );
         self::assertEqualsWithDelta(225.0, $pan->radiusMm(140), 1e-9);
     }
 
@@ -74,8 +84,8 @@ final class VesselByHandTest extends TestCase
         self::assertEqualsWithDelta(5531.821, $pot->volumeMl(100), 0.001);
         self::assertSame([120.0, 120.0, 170.0], [$pot->radiusMm(-3), $pot->radiusMm(0), $pot->radiusMm(230)]);
         self::assertEqualsWithDelta(145.0, $pot->radiusMm(100), 1e-9);
-        self::assertEqualsWithDelta(0.0660520, $pot->surfaceM2(100), 1e-7);
-        self::assertEqualsWithDelta(0.0452389, $pot->heatedBaseM2(100, 300), 1e-7);
+        self::assertEqualsWithDelta(0.066052, $pot->surfaceM2(100), 1e-7);
+        self::assertEqualsWithDelta(0.0452389, $pot->heatedBaseM2(100, 300, true), 1e-7);
     }
 
     public function testNothingStandsBelowTheBottomOrAboveTheRim(): void
