@@ -4,60 +4,80 @@ declare(strict_types=1);
 
 namespace App\Export;
 
-use FeastLadle\Amounts\MeasuredBowl;
-use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Diet\DietGrid;
+use FeastLadle\Explaining\FuelTally;
+use FeastLadle\Explaining\StepPlaces;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Feast\Moment;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Portion\Group;
+use FeastLadle\Schedule\Risk;
+use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedJob;
-use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Standing\HeldDish;
+use FeastLadle\Standing\Holds;
+use FeastLadle\Standing\Waiting;
+use FeastLadle\Standing\Walk;
+use FeastLadle\Stores\Fuel;
 use FeastLadle\Stores\StoreLine;
 
-/** A plan as a JSON document: grams, millilitres, minutes and instants with their offset. */
-final class PlanJson
+/** A plan as a JSON document that a checker can read without the recipe beside it: docs/formats/plan.schema.json. */
+final readonly class PlanJson
 {
     public const FORMAT = 'feast-ladle/plan';
+    public const VERSION = 2;
+
+    /** Futures tried for a chance. */
+    private const RUNS = 300;
+
+    public function __construct(private Larder $larder)
+    {
+    }
 
     public function write(Feast $feast, Kitchen $kitchen, Plan $plan): string
     {
+        $walk = Walk::through($feast, $plan, $kitchen, $this->larder);
+        $held = Holds::of($feast, $plan, $walk, $kitchen, $this->larder);
+        $chances = $this->chances($plan);
+        $clock = new PlanClock($plan->origin, $feast->timeZone);
+        $dishes = new PlanDishes($feast, $plan, $walk, $clock, $chances);
+        $steps = new PlanSteps($plan, $this->larder, $clock, StepPlaces::of($plan, $kitchen));
+
         return json_encode(
             [
                 'format' => self::FORMAT,
-                'version' => 1,
+                'version' => self::VERSION,
+                'fingerprint' => hash('sha256', serialize([$feast, $kitchen])),
                 'feast' => $feast->name,
-                'guests' => $feast->guests(),
-                'moments' => array_map(
-                    static fn ($m): array => ['id' => $m->id, 'kind' => $m->kind->value, 'at' => $m->at->format(\DATE_ATOM)],
-                    $feast->moments,
-                ),
+                'timeZone' => $feast->timeZone->getName(),
+                'word' => $this->word($plan, $chances),
+                'chance' => [] === $chances ? null : round(min($chances), 3),
                 'inTime' => $plan->isOnTime(),
-                'dishes' => array_values(
-                    array_map(fn (PlannedDish $d): array => $this->dish($d, $plan, $feast), $plan->quantities->dishes),
-                ),
-                'stores' => array_map(
-                    static fn (StoreLine $l): array => [
-                        'ingredient' => $l->ingredient->id,
-                        'grams' => round($l->needGrams, 2),
-                        'packs' => $l->packs,
-                        'pack' => $l->ingredient->buying->pack->name,
-                        'leftGrams' => round($l->leftGrams(), 2),
-                        'byDish' => array_map(static fn (float $g): float => round($g, 2), $l->byDish),
-                    ],
-                    $plan->quantities->stores,
-                ),
-                'steps' => array_map(fn (PlannedStep $s): array => $this->step($s, $feast), $plan->steps),
+                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast), $feast->moments),
+                'guests' => $this->guests($feast, $kitchen),
+                'dishes' => $dishes->all($held),
+                'steps' => array_map($steps->step(...), array_values($walk->steps())),
+                'waits' => array_map(fn (Waiting $w): array => $this->wait($w, $clock), $walk->waits()),
+                'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $clock), $held),
                 'jobs' => array_map(
                     static fn (PlannedJob $j): array => [
                         'name' => $j->name,
-                        'start' => $j->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
-                        'end' => $j->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
-                        'burner' => $j->burner,
+                        'start' => $clock->instant($j->start),
+                        'end' => $clock->instant($j->end),
+                        'fire' => $j->burner,
                         'people' => $j->people,
                     ],
                     $plan->jobs,
                 ),
-                'obstacles' => array_map($this->obstacle(...), $plan->obstacles),
+                'stores' => array_map($this->store(...), $plan->quantities->stores),
+                'fuel' => array_map(
+                    static fn (Fuel $f): array => ['fire' => $f->fire, 'minutes' => round($f->minutes), $f->unit => round($f->amount, 3)],
+                    FuelTally::of($plan, $kitchen),
+                ),
+                'obstacles' => array_map($this->obstacle(...), [...$plan->obstacles, ...$plan->clocks]),
                 'schedule' => [
                     'status' => $plan->solution->status->value,
                     'objective' => $plan->solution->objective,
@@ -68,67 +88,130 @@ final class PlanJson
         );
     }
 
-    /** @return array<string, mixed> */
-    private function dish(PlannedDish $planned, Plan $plan, Feast $feast): array
+    /** @return array<string, float> by activity with a moment: the share of futures in which it is in time */
+    private function chances(Plan $plan): array
     {
-        $timing = $plan->timings[$planned->dish->id] ?? null;
-        $pots = [];
-        foreach ($planned->batchPlan->pots as $choice) {
-            $pots[] = [
-                'step' => $choice->run->id,
-                'vessel' => $choice->vessel()->id,
-                'count' => \count($choice->vessels),
-                'fullestMl' => round($choice->fullestMl),
-                'brimfulMl' => round($choice->vessel()->shape->brimfulMl()),
-                'limit' => $choice->run->limitShare,
-            ];
+        return SolutionStatus::Feasible !== $plan->solution->status || [] === $plan->steps
+            ? []
+            : Risk::of($plan->problem, $plan->solution, self::RUNS, grace: $plan->margins)->chances;
+    }
+
+    /** @param array<string, float> $chances */
+    private function word(Plan $plan, array $chances): string
+    {
+        return $plan->isOnTime() && [] !== $chances ? PlanDishes::word(0, min($chances)) : 'not-in-time';
+    }
+
+    /** @return array<string, mixed> */
+    private function moment(Moment $moment, Feast $feast): array
+    {
+        $guests = [];
+        foreach ($feast->groups as $group) {
+            if (null === $group->at || $group->at === $moment->id) {
+                $guests[$group->id] = $group->count;
+            }
         }
 
         return [
-            'id' => $planned->dish->id,
-            'recipe' => $planned->dish->recipe->slug,
-            'need' => round($planned->demand->total, 1),
-            'unit' => $planned->demand->portion->countsPieces ? $planned->demand->portion->pieceName : 'g',
-            'factor' => round($planned->factor, 4),
-            'batches' => $planned->batchPlan->batches,
-            'pots' => $pots,
-            'ready' => $timing?->ready->setTimezone($feast->timeZone)->format(\DATE_ATOM),
-            'lateMinutes' => $timing?->lateMinutes,
-            'reasons' => array_map($this->obstacle(...), $timing->reasons ?? []),
+            'id' => $moment->id,
+            'name' => $moment->name,
+            'kind' => $moment->kind->value,
+            'at' => $moment->at->format(\DATE_ATOM),
+            'servingMinutes' => $moment->servingMinutes,
+            'bowls' => $moment->bowls,
+            'guests' => (object) $guests,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function guests(Feast $feast, Kitchen $kitchen): array
+    {
+        $grid = (new DietGrid($this->larder, $kitchen))->of($feast);
+
+        return array_map(
+            static function (Group $group) use ($feast, $grid): array {
+                $eats = $without = [];
+                foreach ($feast->dishes as $dish) {
+                    $culprits = $grid[$dish->id][$group->id];
+                    if ([] === $culprits) {
+                        $eats[$dish->id] = (int) round($group->count * $dish->uptake);
+                    } else {
+                        $without[$dish->id] = $culprits[0]->source->name;
+                    }
+                }
+
+                return [
+                    'group' => $group->id,
+                    'count' => $group->count,
+                    'appetite' => $group->appetite,
+                    'avoids' => $group->avoids,
+                    'eats' => (object) $eats,
+                    'without' => (object) $without,
+                ];
+            },
+            $feast->groups,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function wait(Waiting $wait, PlanClock $clock): array
+    {
+        return [
+            'of' => $wait->of->planned->key->id().(null === $wait->output ? '' : ':'.$wait->output),
+            'for' => $wait->for->key->id(),
+            'from' => $clock->minute($wait->readings[0]->minute),
+            'until' => $clock->minute($wait->readings[\count($wait->readings) - 1]->minute),
+            'vessel' => $wait->vessel?->id,
+            'where' => $wait->place->value,
+            'lid' => $wait->lid,
+            'celsius' => [round($wait->readings[0]->celsius, 1), round($wait->celsius(), 1)],
+            'bandMinutes' => round($wait->bandMinutes),
+            'lossGrams' => round($wait->lossGrams, 1),
         ];
     }
 
     /** @return array<string, mixed> */
-    private function step(PlannedStep $step, Feast $feast): array
+    private function hold(HeldDish $hold, PlanClock $clock): array
     {
+        $last = $hold->readings[\count($hold->readings) - 1];
+
         return [
-            'dish' => $step->key->dish,
-            'batch' => null === $step->key->round->wave ? $step->key->round->batch ?? 0 : -$step->key->round->wave,
-            'for' => $step->for?->id,
-            'step' => $step->key->step,
-            'title' => $step->step->title,
-            'start' => $step->start->setTimezone($feast->timeZone)->format(\DATE_ATOM),
-            'end' => $step->end->setTimezone($feast->timeZone)->format(\DATE_ATOM),
-            'minutes' => [$step->minMinutes, $step->minutes(), $step->maxMinutes],
-            'attention' => $step->step->work->attention->kind->value,
-            'burner' => $step->burner,
-            'lid' => $step->lid,
-            'vessels' => $step->vessels,
-            'people' => $step->people,
-            'bowls' => array_map(
-                static fn (MeasuredBowl $b): array => [
-                    'ingredient' => $b->ingredient->id,
-                    'grams' => round($b->grams, 2),
-                    'amount' => $b->amount->text(),
-                ],
-                $step->bowls,
-            ),
+            'dish' => $hold->last->planned->key->dish,
+            'batch' => $hold->last->planned->key->round->id(),
+            'where' => $hold->fire ?? $hold->place->value,
+            'vessel' => $hold->vessel?->id,
+            'from' => $clock->minute($hold->readings[0]->minute),
+            'until' => $clock->minute($last->minute),
+            'celsius' => [round($hold->readings[0]->celsius, 1), round($last->celsius, 1)],
+            'bandMinutes' => round($hold->bandMinutes),
+            'exempt' => $hold->exempt?->value,
         ];
     }
 
-    /** @return array{dish: string, text: string} */
+    /** @return array<string, mixed> */
+    private function store(StoreLine $line): array
+    {
+        return [
+            'ingredient' => $line->ingredient->id,
+            'grams' => round($line->needGrams, 2),
+            'inBowls' => round($line->needGrams - $line->reserve, 2),
+            'reserve' => round($line->reserve, 2),
+            'buy' => round($line->buyGrams(), 2),
+            'left' => round($line->leftGrams(), 2),
+            'packs' => $line->packs,
+            'pack' => $line->ingredient->buying->pack->name,
+            'byDish' => (object) array_map(static fn (float $g): float => round($g, 2), $line->byDish),
+        ];
+    }
+
+    /** @return array<string, mixed> */
     private function obstacle(Obstacle $obstacle): array
     {
-        return ['dish' => $obstacle->dish, 'text' => $obstacle->text()];
+        return [
+            'dish' => $obstacle->dish,
+            'kind' => $obstacle->kind->value,
+            'step' => $obstacle->step,
+            'sentence' => $obstacle->text(),
+        ];
     }
 }

@@ -28,6 +28,11 @@ final class MomentType extends AbstractType
                 'empty_data' => '',
                 'attr' => ['inputmode' => 'numeric', 'placeholder' => '18:30'],
             ])
-            ->add('bowls', NumberTextType::class, ['label' => 'Bowls set aside']);
+            ->add('bowls', NumberTextType::class, ['label' => 'Bowls set aside'])
+            ->add('servingMinutes', NumberTextType::class, [
+                'label' => 'Minutes of serving',
+                'required' => false,
+                'help' => 'From the first who are served to the last who eat; 30 if nothing is said.',
+            ]);
     }
 }

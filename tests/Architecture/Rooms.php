@@ -48,11 +48,15 @@ final class Rooms
         'Cards' => ['Amounts', 'Batch', 'Larder', 'Recipe', 'Vessel'],
         'Modelling' => ['Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Schedule', 'Timing', 'Words'],
         'Solving' => ['Amounts', 'Feast', 'Heat', 'Kitchen', 'Larder', 'Modelling', 'Recipe', 'Schedule', 'Timing', 'Words'],
+        'Standing' => [
+            'Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Keeping', 'Kitchen', 'Larder', 'Measure', 'Modelling', 'Recipe', 'Solving',
+            'Syrup', 'Timing', 'Vessel', 'Words',
+        ],
         'Explaining' => [
             'Amounts', 'Diet', 'Feast', 'Heat', 'Keeping', 'Kitchen', 'Larder', 'Modelling', 'Recipe', 'Schedule', 'Solving', 'Stores',
             'Timing', 'Tray', 'Words',
         ],
-        'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving'],
+        'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving', 'Standing'],
     ];
 
     /** Why a room may use so much and no more, in its own words. */
@@ -86,6 +90,7 @@ final class Rooms
         'Cards' => 'a card is the bowls in their order',
         'Modelling' => 'a feast becomes a schedule problem without anybody solving it',
         'Solving' => 'model, solve, audit, tell: what to try is decided elsewhere',
+        'Standing' => 'what stands in every vessel, how much and how warm, follows from a plan and changes nothing in it',
         'Explaining' => 'why it is so is asked of a plan, and tried by the same solve step',
         'Planning' => 'only here it is decided what is tried and which try is kept',
     ];

@@ -297,7 +297,7 @@ final readonly class QuantityPlanner
                     // One panful of fat serves all batches, topped up by what the pieces drink.
                     $drunk = $plan->ledger->flow($step->id)->fatDrunk * $step->work->times($plan->batches);
                     $grams = $writer->measuredGrams($ingredient, $choice->frying->fatGrams);
-                    $topUp = max(0.0, $drunk - 0.15 * $grams);
+                    $topUp = $choice->frying->topUpGrams($drunk, $grams);
                     $measured[$take->ingredient] =
                         ($measured[$take->ingredient] ?? 0.0) + $grams + ($topUp > 0 ? $writer->measuredGrams($ingredient, $topUp) : 0.0);
                     $bowls[$step->id][] = new MeasuredBowl(

@@ -21,8 +21,17 @@ final readonly class FryingLoad
     /** Fat shallower than this share of the wanted depth no longer floats the pieces. */
     private const SHALLOWEST = 0.6;
 
+    /** The level of the fat may fall by this share before it is topped up; kitchen estimate. */
+    private const MAY_FALL_BY = 0.15;
+
     private function __construct(public float $fatGrams, public int $piecesPerLoad, public int $loads, public float $fullestMl)
     {
+    }
+
+    /** Fat that must come after the first panful, for so much that the pieces drink. */
+    public function topUpGrams(float $drunk, ?float $panful = null): float
+    {
+        return max(0.0, $drunk - self::MAY_FALL_BY * ($panful ?? $this->fatGrams));
     }
 
     /** @return self|null null when this pan cannot fry them within its fill limit */

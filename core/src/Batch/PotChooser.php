@@ -21,6 +21,12 @@ final readonly class PotChooser
     public const MOST_BATCHES = 60;
 
     /** A pot that another dish already uses is taken only if it is so much the better. */
+    /** Share of what goes in that leaves as steam, from which a wide pan is looked for; kitchen estimate. */
+    private const MUCH_STEAM = 0.05;
+
+    /** Lower than this it catches; kitchen estimate. */
+    private const LEAST_DEPTH_MM = 25.0;
+
     private const USED_PENALTY = 1.6;
 
     /** A pot so wide that its surface loses all that the fires give is the last to be taken. */
@@ -210,9 +216,17 @@ final readonly class PotChooser
 
         return match ($choice->reason) {
             PotReason::MostAtOnce => (float) ($choice->frying->loads ?? 1) + $shape->brimfulMl() / 1e6,
-            PotReason::Widest => 1 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
+            PotReason::Widest => $this->shallow($choice) / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl(),
         };
+    }
+
+    /** What stands too low catches: from the least depth down, the price of a wide pan. */
+    private function shallow(PotChoice $choice): float
+    {
+        $depth = $choice->vessel()->shape->depthMm($choice->run->fullest->taken->volumeMl($this->larder));
+
+        return max(1.0, self::LEAST_DEPTH_MM / max(1.0, $depth)) ** 2;
     }
 
     /** Whether some fire of the kitchen, on high, gets it hot: to the boil, or in a reduction hot enough to reduce at all. */
@@ -246,10 +260,14 @@ final readonly class PotChooser
         return true;
     }
 
+    /** Whether so much of it leaves as steam that a wide pan saves time. */
     private function boilsOff(VesselRun $run): bool
     {
         foreach ($run->flows as $flow) {
-            if (Growth::BoilOff === $flow->step->work->time->growth) {
+            if (
+                Growth::BoilOff === $flow->step->work->time->growth
+                || (Flame::None !== $flow->step->work->flame && $flow->waterOff > self::MUCH_STEAM * $flow->taken->massGrams())
+            ) {
                 return true;
             }
         }

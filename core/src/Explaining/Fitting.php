@@ -6,6 +6,7 @@ namespace FeastLadle\Explaining;
 
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Conflict;
@@ -98,6 +99,12 @@ final readonly class Fitting
                 default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
             },
             $values,
+            match ($conflict->kind) {
+                ConflictKind::Hold => ObstacleKind::Vessel,
+                ConflictKind::Resource, ConflictKind::Need => ResourceNames::kind($task->kitchen, ...$conflict->resources),
+                ConflictKind::Calendar => ObstacleKind::Hands,
+                default => ObstacleKind::Window,
+            },
         );
     }
 }

@@ -103,7 +103,7 @@ final readonly class Lateness
                     ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', [
                         'resources' => ResourceNames::list($task->kitchen, $conflict->resources),
                         'steps' => implode(', ', array_keys($titles)),
-                    ])
+                    ], ResourceNames::kind($task->kitchen, ...$conflict->resources))
                     : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', [
                         'steps' => implode(', ', array_reverse(array_keys($titles))),
                     ]);

@@ -127,14 +127,21 @@ final readonly class FeastReader
     /** A time of the clock on the feast's day, or so many days from it, in the feast's own zone. */
     private function moment(Node $node, string $date, \DateTimeZone $zone, ?\DateTimeImmutable $now): Moment
     {
-        $node->object(['id', 'kind', 'name', 'day', 'time', 'bowls']);
+        $node->object(['id', 'kind', 'name', 'day', 'time', 'bowls', 'servingMinutes']);
         $kind = $node->at('kind')->enum(MomentKind::class);
         $at = $this->instant($node->at('time'), $date, $node->at('day')->int(0, 3, 0), $zone);
         if (null !== $now && $at < $now) {
             $node->at('time')->fault('This moment, {moment}, is in the past.', ['moment' => $at->format('Y-m-d H:i')]);
         }
 
-        return new Moment($node->at('id')->id(), $kind, $node->at('name')->string(null, 60), $at, $node->at('bowls')->int(0, 1000, 0));
+        return new Moment(
+            $node->at('id')->id(),
+            $kind,
+            $node->at('name')->string(null, 60),
+            $at,
+            $node->at('bowls')->int(0, 1000, 0),
+            $node->at('servingMinutes')->int(0, 600, Moment::USUAL_SERVING),
+        );
     }
 
     private function instant(Node $time, string $date, int $day, \DateTimeZone $zone): \DateTimeImmutable

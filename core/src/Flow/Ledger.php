@@ -107,7 +107,7 @@ final readonly class Ledger
     }
 
     /** Some of the output of a recipe that this one takes from, home-made or bought. */
-    private static function fromBase(Recipe $recipe, string $slug, float $grams, Larder $larder, Climate $climate): Contents
+    public static function fromBase(Recipe $recipe, string $slug, float $grams, Larder $larder, Climate $climate): Contents
     {
         $base = $recipe->bases[$slug];
         if ($recipe->buys($slug) && null !== $base->base?->bought) {

@@ -11,9 +11,17 @@ final readonly class Obstacle
 {
     public Sentence $sentence;
 
-    /** @param array<string, string|int|float|Sentence> $values */
-    public function __construct(public string $dish, string $message, array $values = [])
-    {
+    /**
+     * @param array<string, string|int|float|Sentence> $values
+     * @param string|null                              $step   id of the step at which it binds
+     */
+    public function __construct(
+        public string $dish,
+        string $message,
+        array $values = [],
+        public ObstacleKind $kind = ObstacleKind::Window,
+        public ?string $step = null,
+    ) {
         $this->sentence = new Sentence($message, $values);
     }
 

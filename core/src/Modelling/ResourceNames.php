@@ -25,6 +25,20 @@ final class ResourceNames
         };
     }
 
+    /** What it is that there is too little of, by the first of them. */
+    public static function kind(Kitchen $kitchen, string ...$resources): ObstacleKind
+    {
+        $first = $resources[0] ?? '';
+
+        return match (true) {
+            isset($kitchen->burners[$first]) => ObstacleKind::Fire,
+            isset($kitchen->vessels[$first]) => ObstacleKind::Vessel,
+            isset($kitchen->people[$first]) => ObstacleKind::Hands,
+            str_starts_with($first, StepNeeds::TOOL) => ObstacleKind::Tool,
+            default => ObstacleKind::Space,
+        };
+    }
+
     /** @param list<string> $resources */
     public static function list(Kitchen $kitchen, array $resources): string
     {

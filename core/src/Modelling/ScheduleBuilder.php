@@ -112,6 +112,8 @@ final readonly class ScheduleBuilder
                         'needed' => round($missing->neededBrimMl / 1000, 1),
                         'largest' => round($missing->largestBrimMl / 1000, 1),
                     ],
+                    ObstacleKind::Vessel,
+                    $step->id,
                 );
             }
 

@@ -177,6 +177,8 @@ final readonly class StepNeeds
                     $planned->dish->id,
                     'No fire of this kitchen gets "{step}" done in {pot}: what the open pot loses is more than the fire gives.',
                     ['step' => $step->title, 'pot' => $pot->vessel()->name],
+                    ObstacleKind::Heat,
+                    $step->id,
                 );
             }
             $likely = array_map(static fn (Minutes $m): int => $m->likely, $times);
@@ -211,7 +213,7 @@ final readonly class StepNeeds
                 return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', [
                     'step' => $step->title,
                     'room' => $this->kitchen->climate->roomCelsius,
-                ]);
+                ], ObstacleKind::Heat, $step->id);
             }
             $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);
             $exact[$step->id] = $minutes->exact;
@@ -227,6 +229,8 @@ final readonly class StepNeeds
                         ? '"{step}" needs somebody who can do it, and nobody who can has a shift.'
                         : '"{step}" needs {count} people who can do it; {there} have a shift.',
                     ['step' => $step->title, 'count' => $step->work->attention->people, 'there' => [] === $people ? 0 : \count($hands)],
+                    ObstacleKind::Hands,
+                    $step->id,
                 );
             }
             $turns =
@@ -253,7 +257,7 @@ final readonly class StepNeeds
                     'step' => $step->title,
                     'litres' => $litres,
                     'there' => $this->kitchen->storeroom->coldLitres,
-                ]);
+                ], ObstacleKind::Space, $step->id);
             }
             $needs[$step->id][] = new Need([self::COLD], 1, max(1, $litres));
         }
@@ -265,6 +269,8 @@ final readonly class StepNeeds
                     $planned->dish->id,
                     '"{step}" needs {wanted} m² to be spread on; there are {there}. Dry it in turns, or the day before.',
                     ['step' => $step->title, 'wanted' => round($squareMetres, 1), 'there' => $this->kitchen->storeroom->dryingM2],
+                    ObstacleKind::Space,
+                    $step->id,
                 );
             }
             $needs[$step->id][] = new Need([self::DRYING], 1, max(1, (int) ceil(100 * $squareMetres)));

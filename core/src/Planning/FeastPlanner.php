@@ -20,6 +20,7 @@ use FeastLadle\Solving\Attempt;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
 use FeastLadle\Solving\Task;
+use FeastLadle\Standing\Clocks;
 
 /** Feast and kitchen in, plan out: what is tried, in which order, and which try is kept. */
 final readonly class FeastPlanner
@@ -56,7 +57,7 @@ final readonly class FeastPlanner
         $best = $this->best($task, $budget, $seed, $near);
         $plan = (new Lateness($this->solve))->explain($best->plan, $task->by($best->feast), $best->model);
 
-        return $best->feast === $feast ? $plan : $plan->toTheMinute();
+        return $this->watched($feast, $kitchen, $best->feast === $feast ? $plan : $plan->toTheMinute());
     }
 
     /**
@@ -68,7 +69,7 @@ final readonly class FeastPlanner
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
         $best = $this->best($task, null, 1, null, self::PATIENCE_TRYING);
 
-        return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
+        return $this->watched($feast, $kitchen, $best->feast === $feast ? $best->plan : $best->plan->toTheMinute());
     }
 
     /** Goes on looking from a plan; null when nothing better was found in the time. */
@@ -86,7 +87,13 @@ final readonly class FeastPlanner
         }
         $better = $this->solve->plan($task, $model, $solution)->withObstacles($plan->obstacles);
 
-        return (new Lateness($this->solve))->explain($better, $task, $model);
+        return $this->watched($feast, $kitchen, (new Lateness($this->solve))->explain($better, $task, $model));
+    }
+
+    /** With what must not be served as it is planned. */
+    private function watched(Feast $feast, Kitchen $kitchen, Plan $plan): Plan
+    {
+        return (new Clocks($this->larder))->watch($feast, $plan, $kitchen);
     }
 
     private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near, int $patience = Solve::PATIENCE): Attempt

@@ -20,6 +20,7 @@ final readonly class Plan
      * @param array<string, DishTiming> $timings       by dish id
      * @param list<PlannedJob>          $jobs          work beside the recipes, by start
      * @param list<Obstacle>            $obstacles     dishes that can't be cooked or placed at all, and why
+     * @param list<Obstacle>            $clocks        dishes that are planned and may not be served so: too long neither hot nor cold
      * @param bool                      $isToTheMinute there was no room to be ready before the moments, as was wished
      * @param array<string, int>        $margins       minutes by which what must meet a moment is planned before it, by activity
      */
@@ -35,6 +36,7 @@ final readonly class Plan
         public array $jobs = [],
         public array $margins = [],
         public bool $isToTheMinute = false,
+        public array $clocks = [],
     ) {
     }
 
@@ -56,7 +58,7 @@ final readonly class Plan
     /** Whether everything is there, and in time. */
     public function isOnTime(): bool
     {
-        return [] === $this->obstacles && !$this->isLate();
+        return [] === $this->obstacles && [] === $this->clocks && !$this->isLate();
     }
 
     /** Whether a dish that is planned misses its moment. */
@@ -101,11 +103,18 @@ final readonly class Plan
         return $this->with(obstacles: $obstacles);
     }
 
+    /** @param list<Obstacle> $clocks */
+    public function withClocks(array $clocks): self
+    {
+        return $this->with(clocks: $clocks);
+    }
+
     /**
      * @param array<string, DishTiming>|null $timings
      * @param list<Obstacle>|null            $obstacles
+     * @param list<Obstacle>|null            $clocks
      */
-    private function with(?array $timings = null, ?array $obstacles = null, ?bool $isToTheMinute = null): self
+    private function with(?array $timings = null, ?array $obstacles = null, ?bool $isToTheMinute = null, ?array $clocks = null): self
     {
         return new self(
             $this->quantities,
@@ -119,6 +128,7 @@ final readonly class Plan
             $this->jobs,
             $this->margins,
             $isToTheMinute ?? $this->isToTheMinute,
+            $clocks ?? $this->clocks,
         );
     }
 }

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Standing;
+
+use FeastLadle\Feast\Feast;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ObstacleKind;
+use FeastLadle\Solving\Plan;
+
+/** What must not be served as it is planned: neither hot nor cold for too long before the last eat of it. */
+final readonly class Clocks
+{
+    public function __construct(private Larder $larder)
+    {
+    }
+
+    public function watch(Feast $feast, Plan $plan, Kitchen $kitchen): Plan
+    {
+        if ([] === $plan->steps) {
+            return $plan;
+        }
+        $broken = [];
+        foreach (Holds::of($feast, $plan, Walk::through($feast, $plan, $kitchen, $this->larder), $kitchen, $this->larder) as $held) {
+            if ($held->isTooLong()) {
+                $dish = $held->last->planned->key->dish;
+                $broken[$dish] = new Obstacle(
+                    $dish,
+                    'It would stand between {cold} and {hot} °C for {minutes} before the last eat of it; after {most} nobody should. '.
+                        'Make it later or in more batches, keep it hot, or chill it at once.',
+                    [
+                        'cold' => 5,
+                        'hot' => 60,
+                        'minutes' => AmountWriter::duration((int) round($held->bandMinutes)),
+                        'most' => AmountWriter::duration((int) HeldDish::STOPS_FROM),
+                    ],
+                    ObstacleKind::Clock,
+                    $held->last->planned->step->id,
+                );
+            }
+        }
+
+        return $plan->withClocks(array_values($broken));
+    }
+}

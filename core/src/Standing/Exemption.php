@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Standing;
+
+use FeastLadle\Flow\Contents;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Recipe;
+use FeastLadle\Syrup\WaterActivity;
+
+/** Why a food needs no clock; usual levels of food codes, the local code comes first. */
+enum Exemption: string
+{
+    case NeverHeated = 'never heated';
+    case Fat = 'hot fat';
+    case Dry = 'dry';
+    case Sweet = 'sweet enough';
+    /** Nobody has measured it: the recipe says so. */
+    case Claim = 'the recipe\'s claim';
+
+    private const FAT_FROM = 0.8;
+    private const DRY_TO = 0.12;
+    private const CLAIM_FROM_MINUTES = 240;
+
+    public static function of(Contents $food, Recipe $recipe, bool $heatedWet, Larder $larder): ?self
+    {
+        $grams = max(1e-9, $food->massGrams());
+
+        return match (true) {
+            !$heatedWet => self::NeverHeated,
+            $food->fatGrams($larder) / $grams >= self::FAT_FROM => self::Fat,
+            $food->waterGrams($larder) / $grams <= self::DRY_TO => self::Dry,
+            WaterActivity::of(self::sugarPercent($food, $larder)) <= WaterActivity::DRY_ENOUGH => self::Sweet,
+            $recipe->keepMinutes > self::CLAIM_FROM_MINUTES => self::Claim,
+            default => null,
+        };
+    }
+
+    /** Of sugar and water alone. */
+    private static function sugarPercent(Contents $food, Larder $larder): float
+    {
+        $sugar = $food->sugarGrams($larder);
+
+        return (100 * $sugar) / max(1e-9, $sugar + $food->waterGrams($larder));
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Standing;
+
+use FeastLadle\Flow\Contents;
+use FeastLadle\Heat\Flame;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Solving\PlannedStep;
+
+/** How warm what was heated wet has been, from the minute its first heating ended. */
+final readonly class Readings
+{
+    /** A reading so often, minutes. */
+    private const EVERY = 10;
+
+    /** Food that was hotter than this has been heated. */
+    private const HEATED_FROM = 60.0;
+
+    /** Share of water from which a thing is wet; dry things need no clock. */
+    private const WET_FROM = 0.12;
+
+    public function __construct(private Kitchen $kitchen, private Larder $larder)
+    {
+    }
+
+    /**
+     * @param list<Entering> $enters
+     * @param list<Waiting>  $waits  so far
+     *
+     * @return list<Reading> empty while nothing wet was heated
+     */
+    public function through(PlannedStep $planned, Contents $in, Contents $gives, array $enters, array $waits): array
+    {
+        $before = $this->heaviest($enters);
+        $end = new Reading((float) $planned->endMinute, $gives->celsius);
+        if (null === $before) {
+            $wet = $in->waterGrams($this->larder) > self::WET_FROM * $in->massGrams();
+
+            return $wet && Flame::None !== $planned->step->work->flame && $gives->celsius >= self::HEATED_FROM ? [$end] : [];
+        }
+        $readings = $before->readings;
+        foreach ($waits as $wait) {
+            if ($wait->of === $before && $wait->for === $planned) {
+                array_push($readings, ...$wait->readings);
+                break;
+            }
+        }
+        $readings[] = new Reading((float) $planned->startMinute, $in->celsius);
+        if (Flame::None === $planned->step->work->flame) {
+            array_push($readings, ...self::between(
+                (float) $planned->startMinute,
+                $in->celsius,
+                (float) $planned->endMinute,
+                $gives->celsius,
+                $this->kitchen->climate->roomCelsius,
+            ));
+        }
+        $readings[] = $end;
+
+        return $readings;
+    }
+
+    /**
+     * @return list<Reading> every ten minutes, both ends left out, on the way from one warmth to another that the law of cooling takes
+     */
+    public static function between(float $from, float $hot, float $to, float $cold, float $around): array
+    {
+        $readings = [];
+        $ratio = $hot === $around ? 0.0 : ($cold - $around) / ($hot - $around);
+        for ($minute = $from + self::EVERY; $minute < $to - 1e-9; $minute += self::EVERY) {
+            $part = ($minute - $from) / ($to - $from);
+            // Straight where it is no cooling towards what is around.
+            $celsius = $ratio > 0 && $ratio <= 1 ? $around + ($hot - $around) * $ratio ** $part : $hot + ($cold - $hot) * $part;
+            $readings[] = new Reading($minute, $celsius);
+        }
+
+        return $readings;
+    }
+
+    /** @param list<Entering> $enters */
+    private function heaviest(array $enters): ?StandingStep
+    {
+        $heaviest = null;
+        $grams = 0.0;
+        foreach ($enters as $entering) {
+            if (null !== $entering->from && [] !== $entering->from->readings && $entering->what->massGrams() > $grams) {
+                $heaviest = $entering->from;
+                $grams = $entering->what->massGrams();
+            }
+        }
+
+        return $heaviest;
+    }
+}

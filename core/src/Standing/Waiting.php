@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Standing;
+
+use FeastLadle\Heat\Evaporation;
+use FeastLadle\Heat\OpenPot;
+use FeastLadle\Keeping\TwoClocks;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Vessel\Vessel;
+use FeastLadle\Vessel\VesselKind;
+
+/** Food that stands between two steps, in the vessel of the first. */
+final readonly class Waiting
+{
+    /** What is kept cold stands at so many degrees; kitchen estimate. */
+    public const COLD_CELSIUS = 4.0;
+
+    /** From this share of water on a lid goes over it. */
+    private const COVERED_FROM = 0.12;
+
+    /**
+     * @param string|null             $output      which of several things the step gave
+     * @param Vessel|null             $vessel      in which it stands; null where the step has none
+     * @param non-empty-list<Reading> $readings    from its beginning to its end
+     * @param float                   $bandMinutes of these minutes between hot and cold
+     * @param float                   $lossGrams   water that goes off meanwhile
+     */
+    private function __construct(
+        public StandingStep $of,
+        public ?string $output,
+        public PlannedStep $for,
+        public ?Vessel $vessel,
+        public Place $place,
+        public bool $lid,
+        public array $readings,
+        public float $bandMinutes,
+        public float $lossGrams,
+    ) {
+    }
+
+    public static function between(StandingStep $of, ?string $output, PlannedStep $for, Kitchen $kitchen, Larder $larder): self
+    {
+        $vessel = $kitchen->vessels[$of->planned->vessels[0] ?? ''] ?? null;
+        $count = max(1, \count($of->planned->vessels));
+        $place = match ($of->planned->step->process) {
+            Process::Chill => Place::Cold,
+            Process::Dry => Place::Drying,
+            default => Place::Room,
+        };
+        $around = Place::Cold === $place ? self::COLD_CELSIUS : $kitchen->climate->roomCelsius;
+        $from = (float) $of->planned->endMinute;
+        $to = (float) $for->startMinute;
+        $food = $of->gives;
+        // All that the step gave cools together, in its vessel.
+        $tau = (new CoolsHere($larder))->tauMinutes($food, $vessel, $count);
+        $end = $around + ($food->celsius - $around) * exp(-($to - $from) / $tau);
+        $readings = [
+            new Reading($from, $food->celsius),
+            ...Readings::between($from, $food->celsius, $to, $end, $around),
+            new Reading($to, $end),
+        ];
+        $lid = VesselKind::Tray !== $vessel?->kind && $food->waterGrams($larder) > self::COVERED_FROM * $food->massGrams();
+        $surface = null === $vessel ? 0.0 : $vessel->shape->surfaceM2($vessel->shape->depthMm($food->volumeMl($larder) / $count)) * $count;
+        $loss = 0.0;
+        foreach ($readings as $i => $reading) {
+            if ($i > 0 && $lid) {
+                $mean = ($reading->celsius + $readings[$i - 1]->celsius) / 2;
+                $hours = ($reading->minute - $readings[$i - 1]->minute) / 60;
+                $loss += 1000 * $hours * Evaporation::kgPerHour($mean, $surface, OpenPot::LID_ON, $kitchen->climate);
+            }
+        }
+
+        return new self($of, $output, $for, $vessel, $place, $lid, $readings, self::bandMinutes($readings), $loss);
+    }
+
+    public function celsius(): float
+    {
+        return $this->readings[\count($this->readings) - 1]->celsius;
+    }
+
+    /** @param non-empty-list<Reading> $readings */
+    public static function bandMinutes(array $readings): float
+    {
+        return (new TwoClocks())->countedMinutes(
+            array_map(static fn (Reading $r): array => ['minute' => $r->minute, 'celsius' => $r->celsius], $readings),
+        );
+    }
+}
