@@ -7,7 +7,7 @@ DEMO_DIR ?= $(CURDIR)/var/demo
 # on every core of the machine
 PHP_TEST = vendor/bin/paratest -p $(shell nproc) --passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
-.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation screenshots fix
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation check-plans screenshots fix
 
 demo: setup
 	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo
@@ -51,6 +51,10 @@ bench: setup
 # which small faults the tests notice; takes half an hour, most of it finding out which tests touch which line
 mutation: setup
 	@php bin/mutation
+
+# every shipped recipe, by every option of its schools, for 12 to 1,800 guests, before the independent checker of plans
+check-plans: setup
+	@CHECK_PLANS=all $(PHP_TEST) --testsuite app --filter PlanCheckTest
 
 # 50 phones that poll and 10 that tick, for a minute
 bench-load: setup

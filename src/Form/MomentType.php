@@ -32,7 +32,6 @@ final class MomentType extends AbstractType
             ->add('servingMinutes', NumberTextType::class, [
                 'label' => 'Minutes of serving',
                 'required' => false,
-                'help' => 'From the first who are served to the last who eat; 30 if nothing is said.',
             ]);
     }
 }

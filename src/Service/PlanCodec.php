@@ -9,6 +9,7 @@ use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionReader;
@@ -18,6 +19,7 @@ use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
 use FeastLadle\Solving\Task;
+use FeastLadle\Standing\Clocks;
 
 /** A plan as it is kept: the solution with what was said beside it; the problem is built again from the feast. */
 final readonly class PlanCodec
@@ -53,7 +55,13 @@ final readonly class PlanCodec
 
     public function write(Plan $plan, ?\DateTimeImmutable $notBefore): string
     {
-        $obstacle = static fn (Obstacle $o): array => ['dish' => $o->dish, 'says' => $o->sentence->id, 'values' => $o->sentence->values];
+        $obstacle = static fn (Obstacle $o): array => [
+            'dish' => $o->dish,
+            'says' => $o->sentence->id,
+            'values' => $o->sentence->values,
+            'kind' => $o->kind->value,
+            'step' => $o->step ?? '',
+        ];
 
         return json_encode(
             [
@@ -79,7 +87,13 @@ final readonly class PlanCodec
                 $values[$name] = $value->isNumber() ? $value->number(-1e12, 1e12) : $value->string('', 2000);
             }
 
-            return new Obstacle($node->at('dish')->string(''), $node->at('says')->string('', 500), $values);
+            return new Obstacle(
+                $node->at('dish')->string(''),
+                $node->at('says')->string('', 500),
+                $values,
+                $node->at('kind')->enum(ObstacleKind::class, ObstacleKind::Window),
+                '' === ($step = $node->at('step')->string('', 200)) ? null : $step,
+            );
         };
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;
         $toTheMinute = $root->at('toTheMinute')->bool(false);
@@ -100,6 +114,8 @@ final readonly class PlanCodec
             );
         }
 
-        return $plan->withTimings($timings)->withObstacles(array_map($obstacle, $root->at('obstacles')->items()));
+        $plan = $plan->withTimings($timings)->withObstacles(array_map($obstacle, $root->at('obstacles')->items()));
+
+        return (new Clocks($this->larder))->watch($feast, $plan, $open->kitchen);
     }
 }

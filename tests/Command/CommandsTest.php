@@ -114,7 +114,9 @@ final class CommandsTest extends KernelTestCase
         $plan = json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($plan);
         self::assertTrue($plan['inTime']);
-        self::assertSame(28, $plan['guests']);
+        self::assertIsArray($plan['guests']);
+        self::assertSame(28, array_sum(array_column($plan['guests'], 'count')));
+        self::assertSame(['sure', 2], [$plan['word'], $plan['version']]);
         self::assertIsArray($plan['steps']);
         self::assertCount(25, $plan['steps']);
         self::assertSame(0, $tester->execute(['file' => __DIR__.'/../../data/feasts/new-roof.json']));

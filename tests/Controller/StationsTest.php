@@ -105,6 +105,24 @@ final class StationsTest extends BrowserCase
         }
     }
 
+    public function testAMomentSaysHowLongItServes(): void
+    {
+        $this->browser->request('GET', $this->address('guests'));
+        $this->browser->submitForm('Take over', ['guests[moments][1][servingMinutes]' => '75']);
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->request('GET', $this->address('plan.json'));
+        $plan = json_decode((string) $this->browser->getResponse()->getContent(), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($plan);
+        self::assertIsArray($plan['moments']);
+        self::assertSame([30, 75], array_column($plan['moments'], 'servingMinutes'), 'where nothing is said, half an hour');
+        self::assertIsArray($plan['holds']);
+        self::assertIsArray($plan['holds'][0]);
+        self::assertSame('2031-11-08T19:55:00+05:30', $plan['holds'][0]['until']);
+        $this->browser->request('GET', $this->address('guests'));
+        $this->browser->submitForm('Take over', ['guests[moments][1][servingMinutes]' => 'long']);
+        self::assertResponseStatusCodeSame(422);
+    }
+
     public function testABetterPlanIsLookedForAndKept(): void
     {
         // Eighty guests on two rings leave something to look for.

@@ -51,12 +51,15 @@ final readonly class Ledger
             $bases = [];
             $spare = 0.0;
             $boilsOff = 0.0;
+            $piecesMl = 0.0;
             foreach ($step->takes as $take) {
                 if (null !== $take->fromStep) {
                     $source = $flows[$take->fromStep];
                     $perBatch =
                         $source->step->work->times($batches) / $step->work->times($batches);
-                    $taken = $taken->plus($source->given($take->output)->share($take->share * $perBatch), $larder);
+                    $from = $source->given($take->output)->share($take->share * $perBatch);
+                    $piecesMl += $from->pieces > 0 ? $from->volumeMl($larder) : 0.0;
+                    $taken = $taken->plus($from, $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
                     $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $climate), $larder);
@@ -96,6 +99,7 @@ final readonly class Ledger
                 $bases,
                 $spare,
                 $boilsOff,
+                $piecesMl,
                 $wasSoft,
                 $larder,
                 $roomCelsius,
@@ -126,6 +130,7 @@ final readonly class Ledger
      * @param array<string, float> $bases
      * @param float                $spareMl  what may come on top from reserve bowls
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
+     * @param float                $piecesMl of all that is taken, what comes in pieces
      * @param bool                 $wasSoft  whether its grain was cooked soft before
      */
     private static function through(
@@ -135,6 +140,7 @@ final readonly class Ledger
         array $bases,
         float $spareMl,
         float $boilsOff,
+        float $piecesMl,
         bool $wasSoft,
         Larder $larder,
         float $room,
@@ -185,10 +191,13 @@ final readonly class Ledger
         };
         // During a fry only a load at a time is in the pan; the pot chooser adds fat and load.
         $atATime = $step->work->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
-        $fullest =
-            Process::DeepFry === $step->process
-                ? 0.0
-                : $atATime * ($taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl);
+        $all = $taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl;
+        $fullest = match ($step->process) {
+            Process::DeepFry => 0.0,
+            // The syrup stands there whole; only the pieces come by the load.
+            Process::Dunk => $all - (1 - $atATime) * $piecesMl,
+            default => $atATime * $all,
+        };
         $gives = $gives->withCelsius($end);
         $outputs = [];
         foreach ($step->gives->outputs as $output) {

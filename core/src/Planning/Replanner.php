@@ -16,6 +16,7 @@ use FeastLadle\Schedule\Solver;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
 use FeastLadle\Solving\Task;
+use FeastLadle\Standing\Clocks;
 
 /** Plans what is left at a given minute: what is done stays, what runs keeps its fire and pot, the rest moves as little as it must. */
 final readonly class Replanner
@@ -25,7 +26,7 @@ final readonly class Replanner
 
     private Solve $solve;
 
-    public function __construct(Larder $larder)
+    public function __construct(private Larder $larder)
     {
         $this->solve = new Solve($larder);
     }
@@ -70,6 +71,8 @@ final readonly class Replanner
         }
         Solve::audit($replan->problem, $solution);
 
-        return [$this->solve->tell($task, $model, $replan->whole($solution)), $replan->letGo];
+        $plan = $this->solve->tell($task, $model, $replan->whole($solution));
+
+        return [(new Clocks($this->larder))->watch($task->feast, $plan, $task->kitchen), $replan->letGo];
     }
 }

@@ -30,8 +30,7 @@ final readonly class Clocks
                 $dish = $held->last->planned->key->dish;
                 $broken[$dish] = new Obstacle(
                     $dish,
-                    'It would stand between {cold} and {hot} °C for {minutes} before the last eat of it; after {most} nobody should. '.
-                        'Make it later or in more batches, keep it hot, or chill it at once.',
+                    'It would stand between {cold} and {hot} °C for {minutes} …',
                     [
                         'cold' => 5,
                         'hot' => 60,

@@ -43,9 +43,16 @@ final readonly class Waiting
     ) {
     }
 
-    public static function between(StandingStep $of, ?string $output, PlannedStep $for, Kitchen $kitchen, Larder $larder): self
-    {
-        $vessel = $kitchen->vessels[$of->planned->vessels[0] ?? ''] ?? null;
+    /** @param bool $inJars a base goes into jars of its own, and its vessel is free */
+    public static function between(
+        StandingStep $of,
+        ?string $output,
+        PlannedStep $for,
+        Kitchen $kitchen,
+        Larder $larder,
+        bool $inJars = false,
+    ): self {
+        $vessel = $inJars ? null : $kitchen->vessels[$of->planned->vessels[0] ?? ''] ?? null;
         $count = max(1, \count($of->planned->vessels));
         $place = match ($of->planned->step->process) {
             Process::Chill => Place::Cold,

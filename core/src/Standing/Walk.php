@@ -218,7 +218,7 @@ final class Walk
 
         return null === $last
             ? new Entering($take, $what)
-            : new Entering($take, $what->withCelsius($this->afterWaiting($last, null, $planned)->celsius), $last);
+            : new Entering($take, $what->withCelsius($this->afterWaiting($last, null, $planned, true)->celsius), $last);
     }
 
     private function fromRoom(string $ingredient, float $grams): Contents
@@ -227,14 +227,14 @@ final class Walk
     }
 
     /** What a step gave, as it is when another takes it up; the wait is put down. */
-    private function afterWaiting(StandingStep $of, ?string $output, PlannedStep $for): Contents
+    private function afterWaiting(StandingStep $of, ?string $output, PlannedStep $for, bool $inJars = false): Contents
     {
         $what = $of->given($output);
         $minutes = $for->startMinute - $of->planned->endMinute;
         if ($minutes < 1 || $what->massGrams() <= 0) {
             return $what;
         }
-        $wait = Waiting::between($of, $output, $for, $this->kitchen, $this->larder);
+        $wait = Waiting::between($of, $output, $for, $this->kitchen, $this->larder, $inJars);
         $this->waits[] = $wait;
 
         return $what->withCelsius($wait->celsius());

@@ -55,7 +55,9 @@ final class AroundThePotsTest extends TestCase
 
     public function testADipstickStopsBelowWhereItBegins(): void
     {
-        $sticks = (new PotSticks(Shipped::larder()))->of(self::quantities()->dishes['pudding']);
+        $sticks = (new PotSticks(Shipped::larder()))->of(
+            (new FeastPlanner(Shipped::larder()))->quantities(Shipped::feast(), Shipped::kitchen())->dishes['basundi'],
+        );
         self::assertNotSame([], $sticks);
         $stops = 0;
         foreach ($sticks as $stick) {
