@@ -104,8 +104,8 @@ final readonly class Reckoning
                 'values' => [
                     '{litres}' => AmountWriter::volume($flow->fullestMl),
                     '{celsius}' => (string) round($flow->peakCelsius),
-                    '{percent}' => (string) round(100 * $limits->share($flow->step->process->facts()->fill)),
-                    '{reason}' => $flow->step->process->facts()->fill->reason(),
+                    '{percent}' => (string) round(100 * $limits->share($flow->fill())),
+                    '{reason}' => $flow->fill()->reason(),
                 ],
             ];
         }

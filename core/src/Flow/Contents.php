@@ -184,6 +184,30 @@ final readonly class Contents
         return $sugar;
     }
 
+    /** Grams that count as dissolved when it is boiled to a stage. */
+    public function syrupSolidsGrams(Larder $larder): float
+    {
+        $solids = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $solids += $grams * $larder->get($id)->composition->syrupSolids();
+        }
+
+        return $solids;
+    }
+
+    /** By how much further than sugar's its boiling point rises: the mean over what is dissolved. */
+    public function riseFactor(Larder $larder): float
+    {
+        $rise = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $composition = $larder->get($id)->composition;
+            $rise += $grams * $composition->syrupSolids() * $composition->boilsAs->riseFactor();
+        }
+        $solids = $this->syrupSolidsGrams($larder);
+
+        return $solids > 0 ? $rise / $solids : 1.0;
+    }
+
     /** Sugar that is not of milk, grain, nut or whole fruit: of sweeteners, honey, syrups and juice, composites included. */
     public function addedSugarGrams(Larder $larder): float
     {

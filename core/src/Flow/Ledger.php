@@ -159,7 +159,10 @@ final readonly class Ledger
                     TargetKind::Stage => null === $step->work->target->stage
                         ? 0.0
                         : $taken->waterGrams($larder) -
-                            SugarRise::waterLeftGrams($taken->sugarGrams($larder), $step->work->target->stage->aimRise()),
+                            SugarRise::waterLeftGrams(
+                                $taken->syrupSolidsGrams($larder),
+                                $step->work->target->stage->aimRise() / $taken->riseFactor($larder),
+                            ),
                     default => 0.0,
                 },
             ),

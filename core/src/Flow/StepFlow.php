@@ -10,6 +10,7 @@ use FeastLadle\Heat\OpenPot;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
+use FeastLadle\Vessel\FillLimit;
 
 /** What passes through a step in one batch (or in the one go, for a step done once). */
 final readonly class StepFlow
@@ -61,6 +62,14 @@ final readonly class StepFlow
         $milk = HeatCap::ofMilk($this->meanSolids($larder));
 
         return $starchy && $milk->kwPerM2() > HeatCap::ThinPudding->kwPerM2() ? HeatCap::ThinPudding : $milk;
+    }
+
+    /** How full its vessel may be: by what is done, under pressure by what froths. */
+    public function fill(): FillLimit
+    {
+        return Process::Pressure === $this->step->process && $this->softens
+            ? FillLimit::FrothingPressure
+            : $this->step->process->facts()->fill;
     }
 
     /** Share of solids in the middle of the step. */

@@ -35,7 +35,7 @@ final readonly class VesselRun
         $fullest = $flows[0];
         $most = -1.0;
         foreach ($flows as $flow) {
-            $brim = $flow->fullestMl / $limits->share($flow->step->process->facts()->fill);
+            $brim = $flow->fullestMl / $limits->share($flow->fill());
             if ($brim > $most) {
                 $most = $brim;
                 $fullest = $flow;
@@ -48,9 +48,9 @@ final readonly class VesselRun
             $kind,
             $flows,
             $fullest,
-            $fullest->step->process->facts()->fill,
+            $fullest->fill(),
             $most,
-            $limits->share($fullest->step->process->facts()->fill),
+            $limits->share($fullest->fill()),
         );
     }
 

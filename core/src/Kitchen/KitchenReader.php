@@ -120,7 +120,7 @@ final class KitchenReader
             $this->tools($root->at('tools'), $ids),
             new HouseRules(
                 $this->rules($root->at('rules')),
-                $root->at('liftKg')->number(2, 60, Lifting::DEFAULT_LIMIT_KG),
+                $root->at('liftKg')->number(2, Lifting::MOST_KG, Lifting::DEFAULT_LIMIT_KG),
                 $this->fillLimits($root->at('fillLimits')),
             ),
         );
@@ -144,7 +144,9 @@ final class KitchenReader
         }
         foreach ($known as $limit) {
             if ($node->has($limit)) {
-                $own[$limit] = $node->at($limit)->number(0.1, 0.95);
+                $own[$limit] = $node
+                    ->at($limit)
+                    ->number(0.1, FillLimit::from($limit)->isOfSafety() ? FillLimit::from($limit)->share() : 0.95);
             }
         }
 

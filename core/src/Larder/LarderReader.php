@@ -8,6 +8,7 @@ use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
+use FeastLadle\Syrup\Sweetener;
 
 /** Reads a larder document, reporting every fault. */
 final class LarderReader
@@ -70,6 +71,8 @@ final class LarderReader
             'mostCelsius',
             'own',
             'addedSugar',
+            'boilsAs',
+            'strong',
             'from',
             'hazards',
         ]);
@@ -79,6 +82,7 @@ final class LarderReader
             $node->at('fat')->number(0, 1, 0.0),
             $node->at('starch')->number(0, 1, 0.0),
             $node->has('addedSugar') ? $node->at('addedSugar')->number(0, 1) : null,
+            $node->at('boilsAs')->enum(Sweetener::class, Sweetener::Sugar),
         );
         if ($composition->water + $composition->sugar + $composition->fat + $composition->starch > 1.0001) {
             $node->fault('Water, sugar, fat and starch add up to more than the whole.');
@@ -98,6 +102,7 @@ final class LarderReader
                 array_map(static fn (Node $n): float => $n->number(0.0001, 1000), $node->at('small')->fields(10)),
                 array_map(static fn (Node $n): float => $n->number(0.02, 3), $node->at('forms')->fields(8)),
                 array_map(static fn (Node $n): float => $n->number(0.02, 1), $node->at('yields')->fields(8)),
+                $node->at('strong')->bool(false),
             ),
             new WaterTaken(
                 $node->has('soak') ? $node->at('soak')->number(0, 10) : null,

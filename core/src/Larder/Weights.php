@@ -14,6 +14,7 @@ final readonly class Weights
      * @param array<string, float> $small       grams of a pinch, a thread, a pod
      * @param array<string, float> $forms       g/ml in other forms it lies in a cup: grated, powdered, packed
      * @param array<string, float> $yields      share that is kept when it is peeled, shelled, pitted
+     * @param bool                 $strong      a little too much is too much: never rounded by more than a tenth
      */
     public function __construct(
         public float $bulkDensity,
@@ -23,6 +24,7 @@ final readonly class Weights
         public array $small,
         public array $forms,
         public array $yields,
+        public bool $strong = false,
     ) {
     }
 

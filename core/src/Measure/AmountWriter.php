@@ -11,6 +11,16 @@ use FeastLadle\Words\Sentence;
 final readonly class AmountWriter
 {
     private const FRACTIONS = [0 => '', 1 => '¼', 2 => '½', 3 => '¾'];
+
+    /** A strong thing is never rounded by more. */
+    private const STRONG_WITHIN = 0.1;
+
+    /** More threads or pods nobody counts. */
+    private const MOST_COUNTED = 12;
+
+    /** More parts nobody makes by eye. */
+    private const MOST_PARTS = 16;
+
     private Rounding $rounding;
 
     /** @param list<Scale> $scales */
@@ -26,9 +36,13 @@ final readonly class AmountWriter
             return max(1.0, round($grams / $ingredient->weights->eachGrams)) * $ingredient->weights->eachGrams;
         }
         if (!$this->rounding->isWeighable($grams)) {
-            $quarters = round($grams / $ingredient->weights->bulkDensity / (Rounding::TEASPOON_ML / 4));
+            $eighths = self::eighths($ingredient, $grams);
 
-            return $quarters >= 1 ? $quarters * Rounding::TEASPOON_ML / 4 * $ingredient->weights->bulkDensity : $grams;
+            return match (true) {
+                null === $eighths => null === ($counted = self::counted($ingredient, $grams)) ? $grams : $counted[0] * $counted[1],
+                0 === $eighths => $grams,
+                default => $eighths * self::eighthOfASpoon($ingredient),
+            };
         }
 
         return $this->rounding->grams($grams);
@@ -45,12 +59,84 @@ final readonly class AmountWriter
                 : new Sentence('{n} {counter}', ['n' => $count, 'counter' => $ingredient->weights->counter]);
         }
         if (!$this->rounding->isWeighable($measuredGrams)) {
-            $quarters = (int) round($measuredGrams / $ingredient->weights->bulkDensity / (Rounding::TEASPOON_ML / 4));
+            $eighths = self::eighths($ingredient, $measuredGrams);
 
-            return $quarters >= 1 ? new Sentence('{amount} tsp', ['amount' => self::quarters($quarters)]) : new Sentence('a pinch');
+            return match (true) {
+                null === $eighths => $this->counts($ingredient, $measuredGrams) ?? $this->split($measuredGrams),
+                $eighths > 0 => new Sentence('{amount} tsp', ['amount' => self::spoons($eighths)]),
+                default => new Sentence('a pinch'),
+            };
         }
 
         return self::weight($measuredGrams);
+    }
+
+    /** Of a strong thing less than spoons and scale can do: weighed so many times as much, and a part of it taken. */
+    private function split(float $grams): Sentence
+    {
+        $parts = 2;
+        while (!$this->rounding->isWeighable($grams * $parts)) {
+            ++$parts;
+        }
+        $values = ['grams' => self::weight($this->rounding->grams($grams * $parts)), 'parts' => $parts];
+
+        return $parts <= self::MOST_PARTS
+            ? new Sentence('weigh {grams}, take 1 of {parts} parts', $values)
+            : new Sentence('weigh {grams}, stir it into {parts} tsp of water, take 1 tsp', $values);
+    }
+
+    private function counts(Ingredient $ingredient, float $grams): ?Sentence
+    {
+        $counted = self::counted($ingredient, $grams);
+
+        return null === $counted ? null : new Sentence('{n} × {piece}', ['n' => $counted[0], 'piece' => $counted[2]]);
+    }
+
+    /**
+     * @return array{int, float, string}|null so many of a small thing by which it is counted, its grams, its name; the
+     *     biggest that does
+     */
+    private static function counted(Ingredient $ingredient, float $grams): ?array
+    {
+        $small = $ingredient->weights->small;
+        arsort($small);
+        foreach ($small as $name => $each) {
+            $n = (int) round($grams / $each);
+            if ($n >= 1 && $n <= self::MOST_COUNTED && abs($n * $each - $grams) <= self::STRONG_WITHIN * $grams) {
+                return [$n, $each, $name];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return int|null eighths of a teaspoon; quarters where those will do; null for a strong thing that spoons do not measure */
+    private static function eighths(Ingredient $ingredient, float $grams): ?int
+    {
+        $exact = $grams / self::eighthOfASpoon($ingredient);
+        $quarters = 2 * (int) round($exact / 2);
+        $within = static fn (int $eighths): bool => $eighths > 0 && abs($eighths - $exact) <= self::STRONG_WITHIN * $exact;
+
+        return match (true) {
+            !$ingredient->weights->strong || $within($quarters) => $quarters,
+            $within((int) round($exact)) => (int) round($exact),
+            default => null,
+        };
+    }
+
+    private static function eighthOfASpoon(Ingredient $ingredient): float
+    {
+        return ($ingredient->weights->bulkDensity * Rounding::TEASPOON_ML) / 8;
+    }
+
+    /** @param int $eighths of a spoon */
+    private static function spoons(int $eighths): string
+    {
+        if (0 === $eighths % 2) {
+            return self::quarters(intdiv($eighths, 2));
+        }
+
+        return (intdiv($eighths, 8) > 0 ? intdiv($eighths, 8) : '').[1 => '⅛', 3 => '⅜', 5 => '⅝', 7 => '⅞'][$eighths % 8];
     }
 
     /** The same in cups or spoons, as a help; null where that would mislead by more than a tenth. */
@@ -65,8 +151,8 @@ final readonly class AmountWriter
             return null;
         }
         foreach (['cup' => $this->cupMl, 'tbsp' => Rounding::TABLESPOON_ML, 'tsp' => Rounding::TEASPOON_ML] as $name => $unit) {
-            $quarters = (int) round($ml / $unit * 4);
-            if ($quarters >= ('cup' === $name ? 1 : 4) && abs($quarters * $unit / 4 - $ml) <= 0.1 * $ml) {
+            $quarters = (int) round(($ml / $unit) * 4);
+            if ($quarters >= ('cup' === $name ? 1 : 4) && abs(($quarters * $unit) / 4 - $ml) <= 0.1 * $ml) {
                 $values = ['amount' => self::quarters($quarters)];
 
                 return match (true) {

@@ -12,11 +12,13 @@ use FeastLadle\Syrup\Stage;
 use FeastLadle\Syrup\SugarRise;
 use FeastLadle\Syrup\Sweetener;
 use FeastLadle\Syrup\WaterActivity;
-use FeastLadle\Words\CannotBe;
 
 /** Boiling points, stages, strengths. */
 final class SyrupLaws
 {
+    /** Sugar browns from 160 °C; a degree of doubt is left. There is no way back. */
+    private const BROWNED_RISE = 59.0;
+
     /** @return list<Law> */
     public static function all(): array
     {
@@ -84,20 +86,13 @@ final class SyrupLaws
                 static function (Values $v) use ($make): array {
                     $syrup = $make($v);
                     $off = $syrup->waterOffGrams($v->number('rise'));
-                    if ($off < 0) {
-                        throw new CannotBe(
-                            \sprintf(
-                                '%g g of water is too little: %.0f g would have to stay.',
-                                $v->number('waterGrams'),
-                                $syrup->waterLeftGrams($v->number('rise')),
-                            ),
-                        );
-                    }
 
                     return [
                         new Figure('percent', $syrup->percentAt($v->number('rise')), '%'),
                         new Figure('waterLeft', $syrup->waterLeftGrams($v->number('rise')), 'g'),
-                        new Figure('waterOff', $off, 'g'),
+                        new Figure('waterOff', max(0.0, $off), 'g'),
+                        // Past its stage before it is cooked: the water that brings it there.
+                        new Figure('waterBack', max(0.0, -$off), 'g'),
                         new Figure(
                             'minutes',
                             $syrup->minutes($v->number('rise'), $v->number('netKw'), BoilingPoint::ofWaterCelsius($v->number('altitudeM'))),
@@ -110,13 +105,19 @@ final class SyrupLaws
                 'overshot',
                 'Water that brings a syrup back',
                 'water left at the wanted rise less what is left now; off the flame, in two pours',
-                [...$brew, Input::number('pastRise', 'K', 0.1, 59), Input::number('wantedRise', 'K', 0.1, 59)],
+                [...$brew, Input::number('pastRise', 'K', 0.1, 100), Input::number('wantedRise', 'K', 0.1, 59)],
                 static fn (Values $v): array => [
-                    new Figure('water', $make($v)->waterBackGrams($v->number('pastRise'), $v->number('wantedRise')), 'g'),
+                    new Figure(
+                        'water',
+                        $v->number('pastRise') >= self::BROWNED_RISE
+                            ? null
+                            : $make($v)->waterBackGrams($v->number('pastRise'), $v->number('wantedRise')),
+                        'g',
+                    ),
                     new Figure(
                         'caution',
                         match (true) {
-                            $v->number('pastRise') >= 59 => 'browned: there is no way back',
+                            $v->number('pastRise') >= self::BROWNED_RISE => 'browned: there is no way back',
                             $v->number('pastRise') > 20 => 'water flashes to steam: by the spoon, long sleeve, nobody above',
                             default => 'off the flame, in two pours',
                         },

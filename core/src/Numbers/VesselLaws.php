@@ -11,6 +11,7 @@ use FeastLadle\Vessel\Lifting;
 use FeastLadle\Vessel\Shape;
 use FeastLadle\Vessel\StraightShape;
 use FeastLadle\Vessel\TaperedShape;
+use FeastLadle\Words\CannotBe;
 
 /** Pots: shapes, dipsticks, limits, lifting. */
 final class VesselLaws
@@ -34,6 +35,11 @@ final class VesselLaws
                 [...$shape, Input::number('depthMm', 'mm', 0, 3000)],
                 static function (Values $v): array {
                     $shape = self::shape($v);
+                    if ($v->number('depthMm') > $shape->heightMm() + 1e-9) {
+                        throw new CannotBe(
+                            \sprintf('%g mm is above the brim: it is %g mm high.', $v->number('depthMm'), $shape->heightMm()),
+                        );
+                    }
 
                     return [
                         new Figure('litres', $shape->volumeMl($v->number('depthMm')) / 1000, 'l'),

@@ -320,7 +320,7 @@ final class Walk
                 $v,
                 $v->shape->depthMm($ml),
                 $ml / $v->shape->brimfulMl(),
-                $this->kitchen->rules->fillLimits->share($flow->step->process->facts()->fill),
+                $this->kitchen->rules->fillLimits->share($flow->fill()),
             ),
             $vessels,
         );

@@ -113,7 +113,7 @@ final readonly class FireTimes
                 'minutes' => round($boiling ?? 0.0),
             ]);
 
-            return null === $warming || null === $boiling ? null : $warming + $boiling;
+            return null === $warming || null === $boiling ? null : $warming + $boiling + $this->climb($flow, $net);
         }
         $rate = Reducing::kgPerMinute($net, $pot->surfaceM2($flow, $this->larder), $openness, $this->kitchen->climate);
         $boiling = $flow->waterOff / 1000 / $rate;
@@ -129,6 +129,14 @@ final readonly class FireTimes
         );
 
         return null === $warming ? null : $warming + $boiling;
+    }
+
+    /** Minutes in which a syrup itself grows hotter than the boil while it thickens. */
+    private function climb(StepFlow $flow, float $netKw): float
+    {
+        $rise = max(0.0, $flow->peakCelsius - $this->kitchen->climate->boilingCelsius());
+
+        return ($flow->gives->heatCapacityKj($this->larder) * $rise) / $netKw / 60;
     }
 
     /** °C at which what is reduced stands on this fire: the boil, or below where its surface loses all that the fire gives. */

@@ -18,6 +18,7 @@ enum FillLimit: string
     case FrothingFat = 'frothing-fat';
     case HotOntoHot = 'hot-onto-hot';
     case Pressure = 'pressure';
+    case FrothingPressure = 'frothing-pressure';
     case Soaking = 'soaking';
 
     public function share(): float
@@ -28,10 +29,16 @@ enum FillLimit: string
             self::MilkOrStarchBoil, self::StiffStirred => 0.60,
             self::DeepFat => 0.45,
             self::FrothingFat => 0.35,
-            self::HotOntoHot => 0.50,
+            self::HotOntoHot, self::FrothingPressure => 0.50,
             self::Pressure => 0.66,
             self::Soaking => 0.75,
         };
+    }
+
+    /** Whether a kitchen's own limit may only be lower: above the usual one hot fat or steam comes out. */
+    public function isOfSafety(): bool
+    {
+        return \in_array($this, [self::DeepFat, self::FrothingFat, self::Pressure, self::FrothingPressure], true);
     }
 
     public function reason(): string
@@ -45,6 +52,7 @@ enum FillLimit: string
             self::FrothingFat => 'fat froths in sugar',
             self::HotOntoHot => 'hot liquid onto hot grain splashes',
             self::Pressure => 'the vent must stay free',
+            self::FrothingPressure => 'rice and pulse froth into the vent',
             self::Soaking => 'what soaks swells',
         };
     }

@@ -14,6 +14,9 @@ enum Lifting: string
     case Two = 'two lift it together';
     case Ladle = 'too heavy to lift: ladle it out';
 
+    /** What no kitchen may ask of one person; the usual limit of guides for lifting. */
+    public const MOST_KG = 25.0;
+
     public const DEFAULT_LIMIT_KG = 20.0;
 
     public static function of(float $kg, float $limitKg = self::DEFAULT_LIMIT_KG, bool $boiling = false): self

@@ -12,6 +12,7 @@ use FeastLadle\Heat\HeatCap;
 use FeastLadle\Larder\Without;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Schools\Choices;
+use FeastLadle\Syrup\SugarRise;
 use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
@@ -95,6 +96,21 @@ final class FinerFlowTest extends TestCase
     {
         $flow = Ledger::follow(Shipped::recipe('peanut-brittle'), Shipped::larder(), 1.0, 1, Climate::usual())->flow('crack');
         self::assertEqualsWithDelta(151.5, $flow->gives->celsius, 0.01);
+    }
+
+    /** Two kilos and 1.2 kg of water to one string: 64.8 %, 1017 g stay, 283 g go off; sugar's own law would take 410. */
+    public function testJaggeryGoesByItsOwnLaw(): void
+    {
+        $larder = Shipped::larder();
+        $pot = Contents::of('jaggery', 2000, 28)->plus(Contents::of('water', 1200, 28), $larder);
+        self::assertEqualsWithDelta(1870, $pot->syrupSolidsGrams($larder), 0.01);
+        self::assertEqualsWithDelta(1.15, $pot->riseFactor($larder), 1e-9);
+        $left = SugarRise::waterLeftGrams($pot->syrupSolidsGrams($larder), 5 / $pot->riseFactor($larder));
+        self::assertEqualsWithDelta(283, $pot->waterGrams($larder) - $left, 1.5);
+        // Half and half rises halfway.
+        $both = Contents::of('jaggery', 1000, 28)->plus(Contents::of('sugar', 935, 28), $larder);
+        self::assertEqualsWithDelta(1.075, $both->riseFactor($larder), 1e-9);
+        self::assertSame(1.0, Contents::of('water', 10, 28)->riseFactor($larder));
     }
 
     public function testALoadAtATimeIsAllThatStandsInATool(): void

@@ -20,7 +20,7 @@ final class MeasureTest extends TestCase
         for ($i = 0; $i < 2000; ++$i) {
             $a = $random->getInt(500, 9_000_000) / 10;
             $b = $random->getInt(500, 9_000_000) / 10;
-            self::assertEqualsWithDelta(1.0, ($rounding->grams($a) / $rounding->grams($b)) / ($a / $b), 0.0205, "$a : $b");
+            self::assertEqualsWithDelta(1.0, $rounding->grams($a) / $rounding->grams($b) / ($a / $b), 0.0205, "$a : $b");
         }
     }
 
@@ -41,8 +41,14 @@ final class MeasureTest extends TestCase
     {
         $writer = new AmountWriter(240, 1);
         $larder = Shipped::larder();
-        self::assertSame('1¾ tsp', $writer->main($larder->get('cardamom'), $writer->measuredGrams($larder->get('cardamom'), 3.6))->text());
-        self::assertSame('a pinch', $writer->main($larder->get('saffron'), $writer->measuredGrams($larder->get('saffron'), 0.05))->text());
+        self::assertSame(
+            '1¾ tsp',
+            $writer->main($larder->get('cardamom'), $writer->measuredGrams($larder->get('cardamom'), 3.6))->text(),
+        );
+        self::assertSame(
+            '1 × pinch',
+            $writer->main($larder->get('saffron'), $writer->measuredGrams($larder->get('saffron'), 0.05))->text(),
+        );
         self::assertSame('1.25 kg', $writer->main($larder->get('sugar'), 1250)->text());
     }
 

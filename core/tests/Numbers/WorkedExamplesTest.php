@@ -240,8 +240,23 @@ final class WorkedExamplesTest extends TestCase
         yield 'jaggery is 64.8 %' => ['brew', [...$jaggery, 'rise' => 5], 'percent', 64.8, 0.1];
         yield 'jaggery keeps' => ['brew', [...$jaggery, 'rise' => 5], 'waterLeft', 1017, 3];
         yield 'jaggery loses' => ['brew', [...$jaggery, 'rise' => 5], 'waterOff', 283, 3];
+        yield 'past its stage before it is cooked' => [
+            'brew',
+            [...$sugar, 'waterGrams' => 500, 'rise' => 5, 'netKw' => 1],
+            'waterBack',
+            491,
+            1,
+        ];
+        yield 'and no minutes' => ['brew', [...$sugar, 'waterGrams' => 500, 'rise' => 5, 'netKw' => 1], 'minutes', 0.0, 0];
         yield 'past its string' => ['overshot', [...$sugar, 'pastRise' => 9, 'wantedRise' => 5], 'water', 345, 1];
-        yield 'browned' => ['overshot', [...$sugar, 'pastRise' => 59, 'wantedRise' => 5], 'caution', 'browned: there is no way back', 0];
+        yield 'browned, and no number' => ['overshot', [...$sugar, 'pastRise' => 60, 'wantedRise' => 5], 'water', null, 0];
+        yield 'browned' => [
+            'overshot',
+            [...$sugar, 'pastRise' => 59, 'wantedRise' => 5],
+            'caution',
+            'browned: there is no way back',
+            0,
+        ];
         yield 'density at 20' => ['syrup-density', ['sugarPercent' => 66.9], 'density', 1.326, 0.001];
         yield 'density hot' => ['syrup-density', ['sugarPercent' => 66.9, 'celsius' => 105], 'density', 1.27, 0.001];
         yield 'a weighed ladle' => [
@@ -364,7 +379,10 @@ final class WorkedExamplesTest extends TestCase
     {
         $after = static fn (float $capacity, float $surface, float $wall): float => (float) array_column(
             self::law('steeping')->of(
-                json_encode(['minutes' => 60, 'capacity' => $capacity, 'surfaceM2' => $surface, 'wallM2' => $wall], \JSON_THROW_ON_ERROR),
+                json_encode(
+                    ['minutes' => 60, 'capacity' => $capacity, 'surfaceM2' => $surface, 'wallM2' => $wall],
+                    \JSON_THROW_ON_ERROR,
+                ),
             ),
             'value',
             'name',
@@ -390,6 +408,7 @@ final class WorkedExamplesTest extends TestCase
         yield 'no JSON' => ['spare', '{', ''];
         yield 'missing' => ['spare', '{"guests": 10}', '/uptake'];
         yield 'too many' => ['spare', '{"uptake": 0.5, "guests": 100001}', '/guests'];
+        yield 'above the brim' => ['vessel-volume', '{"form": "straight", "rimMm": 200, "heightMm": 100, "depthMm": 101}', ''];
         yield 'a negative height' => ['vessel-volume', '{"form": "straight", "rimMm": 200, "heightMm": -3, "depthMm": 1}', '/heightMm'];
         yield 'an unknown word' => ['stage', '{"stage": "thick"}', '/stage'];
         yield 'a misspelt field' => ['spare', '{"uptake": 0.5, "guests": 10, "uptakes": 1}', '/uptakes'];
@@ -399,7 +418,6 @@ final class WorkedExamplesTest extends TestCase
             '{"surfaceM2": 0.001, "footprintM2": 0.01, "fatKg": 1, "pieceKg": 0.1, "netKw": 1, "seconds": 60}',
             '',
         ];
-        yield 'too little water' => ['brew', '{"grams": 1000, "waterGrams": 10, "rise": 3}', ''];
     }
 
     #[DataProvider('faulty')]

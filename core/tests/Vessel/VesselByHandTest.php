@@ -31,6 +31,7 @@ final class VesselByHandTest extends TestCase
             'frothing-fat' => 0.35,
             'hot-onto-hot' => 0.5,
             'pressure' => 0.66,
+            'frothing-pressure' => 0.5,
             'soaking' => 0.75,
         ];
         foreach (FillLimit::cases() as $limit) {
