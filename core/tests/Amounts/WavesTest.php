@@ -80,7 +80,7 @@ final class WavesTest extends TestCase
         $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::bellYard());
         self::assertTrue($plan->isOnTime());
         self::assertSame([], (new Audit())->faults($plan->problem, $plan->solution));
-        foreach (['kesari' => 4, 'pongal' => 3, 'wheat' => 2] as $dish => $waves) {
+        foreach (['kesari' => 4, 'pongal' => 2, 'wheat' => 2] as $dish => $waves) {
             $found = Waves::of($feast, $plan->quantities->dishes[$dish]);
             self::assertCount($waves, $found);
             foreach ($this->ends($plan, $dish, 'dish-up') as $w => $end) {
