@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use App\Service\ChangedMeanwhile;
 use App\Service\WishedRoom;
+use App\View\HoldingCurves;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\RoomBefore;
@@ -21,7 +22,7 @@ final class RiskController extends StationController
     private const ID = ['id' => '[1-9]\d{0,8}'];
 
     #[Route('/feasts/{id}/risk', name: 'risk', requirements: self::ID, methods: ['GET', 'POST'])]
-    public function risk(int $id, Request $request, WishedRoom $sure): Response
+    public function risk(int $id, Request $request, WishedRoom $sure, HoldingCurves $holding): Response
     {
         $open = $this->desk->open($id);
         $faults = [];
@@ -61,6 +62,7 @@ final class RiskController extends StationController
             $plan,
             [
                 'faults' => $faults,
+                'holding' => null === $risk ? null : $holding->of($open, $plan),
                 'risk' => $risk,
                 'held' => RoomBefore::heldBack($open->feast, $plan),
                 'short' => null !== $risk && !$plan->isToTheMinute && [] !== RoomBefore::wanted($plan, $risk),
