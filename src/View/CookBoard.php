@@ -99,7 +99,11 @@ final readonly class CookBoard
             'client' => Uuid::v4()->toRfc4122(),
             'due' => $step->start <= $now,
             'overdue' => $step->end < $now,
-            'cautions' => (new Cautions($this->larder))->of($step->dish->batchPlan->ledger->flow($step->step->id), $kitchen->rules->liftKg),
+            'cautions' => (new Cautions($this->larder))->of(
+                $step->dish->batchPlan->ledger->flow($step->step->id),
+                $kitchen->rules->liftKg,
+                $kitchen->vessels[$step->vessels[0] ?? '']->emptyKg ?? null,
+            ),
             'cuts' => (new CutTimes($this->larder))->of($step, $kitchen),
             'goesOn' => CarriedOver::seconds($step, $kitchen),
         ];

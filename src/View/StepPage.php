@@ -43,7 +43,11 @@ final readonly class StepPage
                     'account' => (new StepAccount($this->larder))->of($step, $open->kitchen),
                     'place' => StepPlaces::of($plan, $open->kitchen)[$step->activity] ?? null,
                     'vessel' => $this->reckoning->inTheVessel($flow, $open->kitchen->rules->fillLimits),
-                    'cautions' => (new Cautions($this->larder))->of($flow, $open->kitchen->rules->liftKg),
+                    'cautions' => (new Cautions($this->larder))->of(
+                        $flow,
+                        $open->kitchen->rules->liftKg,
+                        $open->kitchen->vessels[$step->vessels[0] ?? '']->emptyKg ?? null,
+                    ),
                     'around' => $this->around($step, $plan),
                 ];
             }

@@ -30,10 +30,14 @@ final readonly class Cautions
     {
     }
 
-    /** @return list<Caution> */
-    public function of(StepFlow $flow, float $liftLimitKg = 20.0): array
+    /**
+     * @param float|null $emptyKg of the vessel it is in; null where no vessel is chosen yet
+     *
+     * @return list<Caution>
+     */
+    public function of(StepFlow $flow, float $liftLimitKg = 20.0, ?float $emptyKg = null): array
     {
-        $cautions = [...$this->heat($flow), ...$this->weight($flow, $liftLimitKg)];
+        $cautions = [...$this->heat($flow), ...$this->weight($flow, $liftLimitKg, $emptyKg)];
         if (Danger::Lukewarm === $flow->step->process->facts()->danger && $this->spoils($flow)) {
             $cautions[] = new Caution(
                 Danger::Lukewarm,
@@ -60,59 +64,65 @@ final readonly class Cautions
         $isSyrup = $burns && AttentionKind::None !== $step->work->attention->kind;
 
         $danger = $step->process->facts()->danger;
-        $says = static fn (bool $holds, Danger $danger, string $text): ?Caution => $holds ? new Caution($danger, $text) : null;
-
-        return array_values(
-            array_filter([
-                $says(
-                    Danger::Pressure === $danger,
+        // Whether it holds, and what is said then.
+        $known = [
+            [
+                Danger::Pressure === $danger,
+                new Caution(
                     Danger::Pressure,
-                    'Never fill above the mark, keep the vent clear, and open only when the pressure has fallen by itself.',
+                    'Never fill above the mark, rice and pulse only half; keep the vent clear, and open when the pressure has fallen '
+                        .'by itself.',
                 ),
-                $says(
-                    $isSyrup || Danger::HotSugar === $danger,
-                    Danger::HotSugar,
-                    'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.',
-                ),
-                $says(
-                    null !== $step->fryingFat()
-                        || Danger::HotFat === $danger
-                        || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS),
+            ],
+            [
+                $isSyrup || Danger::HotSugar === $danger,
+                new Caution(Danger::HotSugar, 'Boiling sugar burns deep and sticks. Dry tools, long handle, cold water within reach.'),
+            ],
+            [
+                null !== $step->fryingFat() || Danger::HotFat === $danger || ($fat >= self::FAT_SHARE && $hottest >= self::FAT_CELSIUS),
+                new Caution(
                     Danger::HotFat,
                     'Hot fat: nothing wet goes in, nobody reaches over the pan, keep a lid at hand and never water.',
                 ),
-                $says(
-                    Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->work->flame,
+            ],
+            [
+                Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->work->flame,
+                new Caution(
                     Danger::BoilOver,
-                    'It climbs fast once it simmers. Leave headroom and do not turn away.',
+                    'It climbs fast once it simmers: leave headroom, and stay with it from the first bubbles at the rim.',
                 ),
-                $says(
-                    Danger::Splash === $danger && $flow->taken->celsius >= self::SCALDS_CELSIUS,
-                    Danger::Splash,
-                    'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.',
-                ),
-                $says(Danger::Spatter === $danger, Danger::Spatter, 'The thick mass spits. Cover the arm, use a long spoon.'),
-                $says(
-                    Danger::Steam === $danger,
-                    Danger::Steam,
-                    'Lift the lid away from you: steam scalds. See that the water below does not run dry.',
-                ),
-            ]),
-        );
+            ],
+            [
+                Danger::Splash === $danger && $flow->taken->celsius >= self::SCALDS_CELSIUS,
+                new Caution(Danger::Splash, 'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.'),
+            ],
+            [Danger::Spatter === $danger, new Caution(Danger::Spatter, 'The thick mass spits. Cover the arm, use a long spoon.')],
+            [
+                Danger::Steam === $danger,
+                new Caution(Danger::Steam, 'Lift the lid away from you: steam scalds. See that the water below does not run dry.'),
+            ],
+        ];
+
+        return array_column(array_filter($known, static fn (array $row): bool => $row[0]), 1);
     }
 
     /** @return list<Caution> */
-    private function weight(StepFlow $flow, float $limit): array
+    private function weight(StepFlow $flow, float $limit, ?float $emptyKg): array
     {
-        $kg = $flow->taken->massGrams() / 1000;
+        $kg = $flow->taken->massGrams() / 1000 + ($emptyKg ?? 0.0);
+        if (null === $flow->step->vessel || $kg <= $limit) {
+            return [];
+        }
 
-        return null !== $flow->step->vessel && $kg > $limit
-            ? [
-                new Caution(Danger::Lifting, '{kg} kg without the pot: two people lift, or ladle it out. Boiling, only half as much.', [
-                    'kg' => round($kg),
-                ]),
-            ]
-            : [];
+        return [
+            new Caution(
+                Danger::Lifting,
+                null === $emptyKg
+                    ? '{kg} kg without the pot: two people lift, or ladle it out. Boiling, only half as much.'
+                    : '{kg} kg with the pot: two people lift, or ladle it out. Boiling, only half as much.',
+                ['kg' => round($kg)],
+            ),
+        ];
     }
 
     /** @return list<Caution> from what goes in here for the first time */

@@ -7,6 +7,7 @@ namespace FeastLadle\Tests\Safety;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Heat\Climate;
+use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\LarderReader;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Safety\Caution;
@@ -71,6 +72,22 @@ final class CautionsTest extends TestCase
         } catch (FaultyDocument $faulty) {
             self::assertSame('/ingredients/0/hazards/0', $faulty->faults[0]->pointer);
         }
+    }
+
+    public function testLiftingCountsThePotWhereItIsKnown(): void
+    {
+        $flow = Ledger::follow(Shipped::recipe('sweet-pongal'), Shipped::larder(), 6.0, 1, Climate::usual())->flow('pressure');
+        $kg = $flow->taken->massGrams() / 1000;
+        $says = static fn (float $limit, ?float $pot): array => array_values(
+            array_filter(
+                (new Cautions(Shipped::larder()))->of($flow, $limit, $pot),
+                static fn (Caution $c): bool => Danger::Lifting === $c->danger,
+            ),
+        );
+        self::assertSame([], $says($kg + 1, null));
+        self::assertSame([], $says($kg + 1, 0.5));
+        self::assertSame(['kg' => round($kg + 4)], $says($kg + 1, 4.0)[0]->sentence->values, 'with a pot of 4 kg it is too much');
+        self::assertStringContainsString('with the pot', $says($kg + 1, 4.0)[0]->sentence->id);
     }
 
     /** @param list<string> $dangers */
