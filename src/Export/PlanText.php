@@ -60,7 +60,7 @@ final class PlanText
                 implode(', ', [
                     $this->speaker->say($planned->demand->portion->told($planned->demand->total)),
                     $this->say('{count} batches', ['count' => $planned->batchPlan->batches]),
-                    ...$this->ready($timing, $feast),
+                    ...$this->ready($timing, $planned, $plan, $feast),
                 ]);
             foreach ($timing->reasons ?? [] as $reason) {
                 $lines[] = '      '.$this->speaker->say($reason->sentence);
@@ -75,10 +75,20 @@ final class PlanText
     }
 
     /** @return list<string> */
-    private function ready(?DishTiming $timing, Feast $feast): array
+    private function ready(?DishTiming $timing, PlannedDish $planned, Plan $plan, Feast $feast): array
     {
         if (null === $timing) {
-            return [$this->say('not planned')];
+            // A base has no moment of its own: it is ready when its last step is.
+            $ends = array_map(
+                static fn (PlannedStep $s): \DateTimeImmutable => $s->end,
+                array_filter($plan->steps, static fn (PlannedStep $s): bool => $s->dish === $planned),
+            );
+
+            return [
+                [] === $ends
+                    ? $this->say('not planned')
+                    : $this->say('ready {time}', ['time' => $this->day(max($ends), 'EEE HH:mm', $feast)]),
+            ];
         }
         $ready = $this->say('ready {time}', ['time' => $this->day($timing->ready, 'EEE HH:mm', $feast)]);
 

@@ -160,7 +160,7 @@ final readonly class QuantityPlanner
     /** Grams of one unit of the portion: a gram, or a finished piece. */
     private function gramsOfOne(Dish $dish, Ledger $asWritten): float
     {
-        return $dish->recipe->portion->countsPieces ? $asWritten->yieldGrams() / $asWritten->yieldPieces() : 1.0;
+        return $dish->recipe->portion->countsPieces ? $asWritten->yieldGrams() / max(1.0, $asWritten->yieldPieces()) : 1.0;
     }
 
     /** @param array<string, int> $inUse */
@@ -231,7 +231,12 @@ final readonly class QuantityPlanner
     {
         $pieces = $demand->portion->countsPieces;
         $need = $pieces ? $batches * ceil($demand->total / $batches - 1e-9) : $demand->total;
-        $factor = $need / ($pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams());
+        $yield = $pieces ? $asWritten->yieldPieces() : $asWritten->yieldGrams();
+        if ($yield <= 0.0) {
+            // It is named as what can't be made; its amounts are those of the recipe.
+            return 1.0;
+        }
+        $factor = $need / $yield;
         // Spice grows slower than the body, and what boils off not at all, so the yield is not the plain multiple: a few
         // corrections close it.
         for ($i = 0; $i < 8; ++$i) {

@@ -43,6 +43,7 @@ final readonly class RecipeChecker
             new WarmthCheck($this->larder),
             new HandsCheck(),
             new CueCheck(),
+            new PiecesCheck(),
             new KeepingCheck(),
             new ChoiceCheck($this->larder),
             new SandCheck($this->larder),

@@ -7,6 +7,7 @@ namespace FeastLadle\Modelling;
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Quantities;
+use FeastLadle\Batch\NoPot;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -97,24 +98,40 @@ final readonly class ScheduleBuilder
         return array_values($wanted);
     }
 
+    private function noVessel(string $dish, NoPot $missing): Obstacle
+    {
+        $fry = $missing->run->frying();
+        if (null !== $fry && $missing->neededBrimMl <= 0.0) {
+            return new Obstacle(
+                $dish,
+                'What "{step}" fries does not come in pieces: shape it in a step before.',
+                ['step' => $fry->title],
+                ObstacleKind::Stage,
+                $fry->id,
+            );
+        }
+        $step = $missing->run->fullest->step;
+
+        return new Obstacle(
+            $dish,
+            'No {kind} holds "{step}": it needs {needed} litres to the brim, the largest holds {largest}.',
+            [
+                'kind' => $missing->run->kind->value,
+                'step' => $step->title,
+                'needed' => round($missing->neededBrimMl / 1000, 1),
+                'largest' => round($missing->largestBrimMl / 1000, 1),
+            ],
+            ObstacleKind::Vessel,
+            $step->id,
+        );
+    }
+
     private function dish(PlannedDish $planned, StepActivities $activities, StepLinks $links, VesselHolds $holds): void
     {
         $dish = $planned->dish;
         if (!$planned->canBeCooked()) {
             foreach ($planned->batchPlan->missing as $missing) {
-                $step = $missing->run->fullest->step;
-                $this->parts->obstacles[] = new Obstacle(
-                    $dish->id,
-                    'No {kind} holds "{step}": it needs {needed} litres to the brim, the largest holds {largest}.',
-                    [
-                        'kind' => $missing->run->kind->value,
-                        'step' => $step->title,
-                        'needed' => round($missing->neededBrimMl / 1000, 1),
-                        'largest' => round($missing->largestBrimMl / 1000, 1),
-                    ],
-                    ObstacleKind::Vessel,
-                    $step->id,
-                );
+                $this->parts->obstacles[] = $this->noVessel($dish->id, $missing);
             }
 
             return;

@@ -4,9 +4,19 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
+use FeastLadle\Document\Node;
+
 /** What a law of time asks of a step: one row each, read by reader, desk, telling and timer. */
 final readonly class GrowthFacts
 {
+    private const ONLY_FOR = [
+        'power' => [Growth::Mass],
+        'secondsEach' => [Growth::Piece],
+        'medium' => [Growth::Cooling],
+        'load' => [Growth::Load],
+        'between' => [Growth::Load],
+    ];
+
     /**
      * @param bool             $isLaw   minutes follow from pot, fire and contents, not from the recipe's own
      * @param bool             $minutes the recipe says minutes
@@ -50,6 +60,18 @@ final readonly class GrowthFacts
                 begin: 35.0,
             ),
         };
+    }
+
+    /** Faults fields of a step's time of which nothing would come: a number that changes nothing must not be taken in silence. */
+    public function faultUnused(Node $time, Growth $growth): void
+    {
+        foreach (self::ONLY_FOR as $field => $growths) {
+            if ($time->has($field) && !\in_array($growth, $growths, true)) {
+                $time->at($field)->fault('Nothing comes of this here: only what grows by {growths} has it.', [
+                    'growths' => implode(', ', array_map(static fn (Growth $g): string => $g->value, $growths)),
+                ]);
+            }
+        }
     }
 
     /** Whether a step that ends by such a target has the end that the law needs. */

@@ -191,6 +191,7 @@ final readonly class StepReader
     {
         $node->object(['grows', 'minutes', 'power', 'secondsEach', 'medium', 'load', 'between']);
         $growth = $node->at('grows')->enum(Growth::class);
+        $growth->facts()->faultUnused($node, $growth);
         $needsMinutes = $growth->facts()->minutes;
         $minutes = $node->at('minutes');
         $three = [0.0, 0.0, 0.0];
@@ -215,19 +216,16 @@ final readonly class StepReader
             $node->at('power')->number(0, 2, 1.0),
             $dial * $seconds,
             $node->at('medium')->enum(CoolingMedium::class, CoolingMedium::Air),
-            $this->loads($node, $growth),
+            $this->loads($node),
         );
     }
 
     /** What a tool takes at a time; a deep-fry finds it from its pan. */
-    private function loads(Node $time, Growth $growth): ?Loads
+    private function loads(Node $time): ?Loads
     {
         $load = $time->at('load');
         if (!$load->exists()) {
             return null;
-        }
-        if (Growth::Load !== $growth) {
-            $load->fault('Only what grows by loads has a load.');
         }
         $load->object(['pieces', 'grams']);
         $between = $time->at('between')->number(0, 240, 0.0);

@@ -60,6 +60,11 @@ final readonly class TakesReader
         if (1 < \count(array_filter(['from', 'ingredient', 'base'], $node->has(...)))) {
             $node->fault('A bowl holds either an ingredient, or a step\'s output, or a base.');
         }
+        foreach ($this->unused($node) as $field) {
+            if ($node->has($field)) {
+                $node->at($field)->fault('Nothing comes of this in such a bowl.');
+            }
+        }
         if ($node->has('from')) {
             return Take::output(
                 $node->at('from')->id(),
@@ -93,6 +98,21 @@ final readonly class TakesReader
             $place,
             $node->at('boilsOff')->number(0, $node->at('grams')->number(0.01, 100000), 0.0) * $factor,
         );
+    }
+
+    /** @return list<string> fields of which nothing would come: of a step's output only a share is taken, and so on */
+    private function unused(Node $node): array
+    {
+        $unused = match (true) {
+            $node->has('from') => ['grams', 'exponent', 'fatDepthMm', 'reserve', 'boilsOff'],
+            $node->has('base') => ['output', 'share', 'exponent', 'fatDepthMm', 'reserve', 'boilsOff', 'straightOn'],
+            $node->has('fatDepthMm') => [
+                'output', 'share', 'grams', 'exponent', 'reserve', 'boilsOff', 'parts', 'atMinute', 'wants', 'straightOn',
+            ],
+            default => ['output', 'share', 'straightOn'],
+        };
+
+        return $node->has('reserve') && !\in_array('reserve', $unused, true) ? $unused : [...$unused, 'decides'];
     }
 
     private function manner(Node $node): Manner

@@ -60,6 +60,17 @@ final class RecipeCheckerTest extends TestCase
      */
     public static function flawed(): iterable
     {
+        yield 'a mass is fried' => [
+            'milk-solids-balls',
+            [
+                '/steps/3/process' => 'knead',
+                '/steps/3/pieces' => null,
+                '/steps/3/time' => ['grows' => 'fixed', 'minutes' => [5, 8, 10]],
+            ],
+            Severity::Error,
+            'fry',
+            'does not come in pieces',
+        ];
         yield 'a syrup past its stage before it boils' => [
             'milk-solids-balls',
             ['/steps/0/takes/1/grams' => 300],
@@ -123,7 +134,13 @@ final class RecipeCheckerTest extends TestCase
             'fry',
             'left alone',
         ];
-        yield 'hotter than it boils' => ['pineapple-kesari', ['/steps/2/target/value' => 130], Severity::Error, 'liquid', 'boils at 10'];
+        yield 'hotter than it boils' => [
+            'pineapple-kesari',
+            ['/steps/2/target/value' => 130],
+            Severity::Error,
+            'liquid',
+            'boils at 10',
+        ];
         yield 'a cooker opened under pressure' => ['sweet-pongal', ['/steps/3/ties' => []], Severity::Error, 'mash', 'under pressure'];
         yield 'hot fat ladled by one alone' => [
             'gram-honeycomb',

@@ -6,10 +6,16 @@ namespace FeastLadle\Tests\Modelling;
 
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\KitchenReader;
+use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Recipe\Recipe;
+use FeastLadle\Recipe\RecipeReader;
+use FeastLadle\Recipe\RecipeShelf;
 use FeastLadle\Schedule\Need;
+use FeastLadle\Schools\Choices;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
 
@@ -50,6 +56,30 @@ final class ScarceThingsTest extends TestCase
         self::assertNotEmpty($obstacles);
         self::assertStringContainsString('m² to be spread on; there are 0.01', $obstacles[0]->text());
         self::assertSame([], $this->diamonds(0.0)->obstacles, 'Nothing told: as much as is needed.');
+    }
+
+    public function testAMassThatIsFriedIsNamedAndNotCalledTooBig(): void
+    {
+        $shelf = new class implements RecipeShelf {
+            public function find(string $slug, ?int $revision, ?Choices $choices = null): Recipe
+            {
+                $document = Document::changed(Shipped::document('recipes/milk-solids-balls'), [
+                    '/steps/3/process' => 'knead',
+                    '/steps/3/pieces' => null,
+                    '/steps/3/time' => ['grows' => 'fixed', 'minutes' => [5, 8, 10]],
+                ]);
+
+                return (new RecipeReader(Shipped::larder()))->read($document, $choices, Shipped::shelf());
+            }
+        };
+        $feast = ['dishes' => [['id' => 'it', 'recipe' => 'milk-solids-balls']]] + Shipped::document('feasts/new-roof');
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(
+            (new FeastReader(Shipped::kitchen(), $shelf))->read(json_encode($feast, \JSON_THROW_ON_ERROR)),
+            Shipped::kitchen(),
+        );
+        self::assertCount(1, $plan->obstacles);
+        self::assertSame(['fry', ObstacleKind::Stage], [$plan->obstacles[0]->step, $plan->obstacles[0]->kind]);
+        self::assertStringContainsString('does not come in pieces', $plan->obstacles[0]->text());
     }
 
     public function testALongStirIsHandedOn(): void
