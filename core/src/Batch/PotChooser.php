@@ -20,13 +20,14 @@ final readonly class PotChooser
 {
     public const MOST_BATCHES = 60;
 
-    /** A pot that another dish already uses is taken only if it is so much the better. */
     /** Share of what goes in that leaves as steam, from which a wide pan is looked for; kitchen estimate. */
     private const MUCH_STEAM = 0.05;
 
-    /** Lower than this it catches; kitchen estimate. */
-    private const LEAST_DEPTH_MM = 25.0;
+    /** Lower than this it catches; kitchen estimate. A price, never a refusal: half as deep weighs as an eighth of the base. */
+    private const LEAST_DEPTH_MM = 20.0;
+    private const SHALLOW_POWER = 3;
 
+    /** A pot that another dish already uses is taken only if it is so much the better. */
     private const USED_PENALTY = 1.6;
 
     /** A pot so wide that its surface loses all that the fires give is the last to be taken. */
@@ -221,12 +222,18 @@ final readonly class PotChooser
         };
     }
 
-    /** What stands too low catches: from the least depth down, the price of a wide pan. */
+    /** What stands too low over a flame catches: from the least depth down, at its lowest moment, the price of a wide pan. */
     private function shallow(PotChoice $choice): float
     {
-        $depth = $choice->vessel()->shape->depthMm($choice->run->fullest->taken->volumeMl($this->larder));
+        $lowest = \INF;
+        foreach ($choice->run->flows as $flow) {
+            if (Flame::None !== $flow->step->work->flame) {
+                $ml = min($flow->taken->volumeMl($this->larder), $flow->gives->volumeMl($this->larder));
+                $lowest = min($lowest, $choice->vessel()->shape->depthMm($ml));
+            }
+        }
 
-        return max(1.0, self::LEAST_DEPTH_MM / max(1.0, $depth)) ** 2;
+        return max(1.0, self::LEAST_DEPTH_MM / max(1.0, $lowest)) ** self::SHALLOW_POWER;
     }
 
     /** Whether some fire of the kitchen, on high, gets it hot: to the boil, or in a reduction hot enough to reduce at all. */
