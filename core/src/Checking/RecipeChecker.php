@@ -44,7 +44,7 @@ final readonly class RecipeChecker
             new HandsCheck(),
             new CueCheck(),
             new PiecesCheck(),
-            new KeepingCheck(),
+            new KeepingCheck($this->larder),
             new ChoiceCheck($this->larder),
             new SandCheck($this->larder),
         ];

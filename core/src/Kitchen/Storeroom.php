@@ -7,6 +7,9 @@ namespace FeastLadle\Kitchen;
 /** What is there already, where it may lie, and what more costs. */
 final readonly class Storeroom
 {
+    /** A cold space that is kept as it must be; chilled is 5 °C or less, so what chills things is colder. Kitchen estimate. */
+    public const COLD_CELSIUS = 3.0;
+
     /**
      * @param list<OnHand>         $pantry
      * @param array<string, float> $prices   of a pack, by ingredient id

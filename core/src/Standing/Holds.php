@@ -7,6 +7,7 @@ namespace FeastLadle\Standing;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\ServingWay;
 use FeastLadle\Solving\Plan;
@@ -86,7 +87,7 @@ final class Holds
     /** @return non-empty-list<Reading> */
     private function readings(StandingStep $last, ?Vessel $vessel, float $until, Place $place): array
     {
-        $around = Place::Cold === $place ? Waiting::COLD_CELSIUS : $this->kitchen->climate->roomCelsius;
+        $around = Place::Cold === $place ? Storeroom::COLD_CELSIUS : $this->kitchen->climate->roomCelsius;
         $from = (float) $last->planned->endMinute;
         $tau = (new CoolsHere($this->larder))->tauMinutes($last->gives, $vessel);
         $end = $around + ($last->gives->celsius - $around) * exp(-($until - $from) / $tau);

@@ -8,6 +8,7 @@ use FeastLadle\Heat\Evaporation;
 use FeastLadle\Heat\OpenPot;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Solving\PlannedStep;
@@ -17,9 +18,6 @@ use FeastLadle\Vessel\VesselKind;
 /** Food that stands between two steps, in the vessel of the first. */
 final readonly class Waiting
 {
-    /** What is kept cold stands at so many degrees; kitchen estimate. */
-    public const COLD_CELSIUS = 4.0;
-
     /** From this share of water on a lid goes over it. */
     private const COVERED_FROM = 0.12;
 
@@ -59,7 +57,7 @@ final readonly class Waiting
             Process::Dry => Place::Drying,
             default => Place::Room,
         };
-        $around = Place::Cold === $place ? self::COLD_CELSIUS : $kitchen->climate->roomCelsius;
+        $around = Place::Cold === $place ? Storeroom::COLD_CELSIUS : $kitchen->climate->roomCelsius;
         $from = (float) $of->planned->endMinute;
         $to = (float) $for->startMinute;
         $food = $of->gives;

@@ -8,6 +8,7 @@ use FeastLadle\Batch\PotChoice;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\TargetKind;
@@ -18,9 +19,6 @@ final readonly class CoolingTimes
     /** W/m·K of a set sweet. */
     private const SLAB_CONDUCTIVITY = 0.35;
 
-    /** A cold space that is kept as it must be; kitchen estimate. */
-    private const COLD_SPACE_CELSIUS = 4.0;
-
     public function __construct(private Kitchen $kitchen, private Larder $larder)
     {
     }
@@ -28,7 +26,7 @@ final readonly class CoolingTimes
     public function minutes(StepFlow $flow, PotChoice $pot, ?TimeAccount $account): ?float
     {
         $step = $flow->step;
-        $around = Process::Chill === $step->process ? self::COLD_SPACE_CELSIUS : $this->kitchen->climate->roomCelsius;
+        $around = Process::Chill === $step->process ? Storeroom::COLD_CELSIUS : $this->kitchen->climate->roomCelsius;
         $target = TargetKind::Celsius === $step->work->target->kind ? $step->work->target->value : $around + 5;
         $count = \count($pot->vessels);
         $shape = $pot->vessel()->shape;

@@ -60,6 +60,13 @@ final class RecipeCheckerTest extends TestCase
      */
     public static function flawed(): iterable
     {
+        yield 'lukewarm in the cold' => [
+            'yoghurt-sweet',
+            ['/steps/5/target/value' => 8],
+            Severity::Warning,
+            'chill',
+            'chilled to 8 °C only',
+        ];
         yield 'a mass is fried' => [
             'milk-solids-balls',
             [
