@@ -72,22 +72,16 @@ final class PlanChecker
                 $sure += $this->number($take, 'grams');
             }
         }
-        $fat = 0.0;
-        foreach ($this->rows($step, 'out') as $out) {
-            $fat += 'fat' === $out['id'] ? $this->number($out, 'grams') : 0.0;
-        }
         $in = $this->number($this->row($step, 'in'), 'grams');
         $little = 0.5 + 0.002 * $in;
-        $fried = 'deep-fry' === $step['process'];
-        if (!$fried && ($in < $sure - $little || $in > $sure + $reserve + $little)) {
+        if ($in < $sure - $little || $in > $sure + $reserve + $little) {
             $this->fault('%s: %.1f g stand in it, but %.1f g (and %.1f in reserve) go in', $id, $in, $sure, $reserve);
         }
         $out = array_sum(array_map(fn (array $o): float => $this->number($o, 'grams'), $this->rows($step, 'out')));
         $waste = array_sum(array_map(fn (array $w): float => $this->number($w, 'grams'), $this->rows($step, 'waste')));
         $off = $this->number($step, 'waterOffGrams');
-        $entered = $fried ? $sure + $reserve : $in;
-        if (abs($entered - $out - $waste - $off) > $little) {
-            $this->fault('%s: %.1f g go in, %.1f come out, %.1f waste, %.1f steam', $id, $entered, $out, $waste, $off);
+        if (abs($in - $out - $waste - $off) > $little) {
+            $this->fault('%s: %.1f g go in, %.1f come out, %.1f waste, %.1f steam', $id, $in, $out, $waste, $off);
         }
         foreach ($this->rows($step, 'out') as $each) {
             if ($this->number($each, 'waterGrams') < -$little || $this->number($each, 'grams') < 0) {

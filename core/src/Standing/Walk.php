@@ -269,7 +269,7 @@ final class Walk
             $planned,
             $flow,
             $share,
-            $in,
+            $in->plus($fat, $this->larder),
             $gives,
             $fatLeft,
             $enters,
