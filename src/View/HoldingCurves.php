@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\Exemption;
@@ -42,8 +43,8 @@ final readonly class HoldingCurves
         return [
             'width' => self::WIDTH,
             'height' => self::HEIGHT,
-            'hot' => self::y(60.0),
-            'cold' => self::y(5.0),
+            'hot' => self::y(TwoClocks::HOT_CELSIUS),
+            'cold' => self::y(TwoClocks::COLD_CELSIUS),
             'curves' => array_map(
                 fn (HeldDish $h): array => $this->curve($h, $plan, $open),
                 Holds::of($open->feast, $plan, $walk, $open->kitchen, $this->larder),

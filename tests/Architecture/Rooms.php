@@ -36,7 +36,7 @@ final class Rooms
         'Feast' => ['Document', 'Kitchen', 'Portion', 'Recipe', 'Schools'],
         'Diet' => ['Feast', 'Kitchen', 'Larder', 'Portion', 'Recipe'],
         'Batch' => ['Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Vessel'],
-        'Checking' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Schedule', 'Syrup', 'Words'],
+        'Checking' => ['Flow', 'Heat', 'Keeping', 'Larder', 'Recipe', 'Schedule', 'Syrup', 'Words'],
         'Telling' => ['Document', 'Heat', 'Larder', 'Measure', 'Recipe', 'Syrup', 'Vessel', 'Words'],
         'Drafting' => ['Document', 'Larder', 'Recipe', 'Schools', 'Telling', 'Words'],
         'Timing' => ['Batch', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Recipe', 'Vessel', 'Words'],

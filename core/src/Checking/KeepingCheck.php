@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
@@ -12,9 +13,6 @@ use FeastLadle\Recipe\Recipe;
 /** Waits that are longer than a thing keeps, and chilling that leaves it too warm to be called chilled. */
 final class KeepingCheck implements Check
 {
-    /** Usual level of food codes; the local code comes first. */
-    private const CHILLED_CELSIUS = 5.0;
-
     /** What has less water than this needs no cold to be safe. */
     private const WET_FROM = 0.25;
 
@@ -28,7 +26,7 @@ final class KeepingCheck implements Check
         foreach ($recipe->steps as $step) {
             $given = $ledger->flow($step->id)->gives;
             $wet = $given->waterGrams($this->larder) > self::WET_FROM * $given->massGrams();
-            if (Process::Chill === $step->process && $wet && $given->celsius > self::CHILLED_CELSIUS) {
+            if (Process::Chill === $step->process && $wet && $given->celsius > TwoClocks::COLD_CELSIUS) {
                 $findings[] = new Finding(
                     Severity::Warning,
                     $step->id,

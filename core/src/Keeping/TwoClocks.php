@@ -12,12 +12,17 @@ namespace FeastLadle\Keeping;
  */
 final readonly class TwoClocks
 {
+    public const HOT_CELSIUS = 60.0;
+    public const COLD_CELSIUS = 5.0;
+    public const WARN_MINUTES = 120.0;
+    public const STOP_MINUTES = 240.0;
+
     public function __construct(
-        private float $hotCelsius = 60.0,
-        private float $coldCelsius = 5.0,
+        private float $hotCelsius = self::HOT_CELSIUS,
+        private float $coldCelsius = self::COLD_CELSIUS,
         private float $middleCelsius = 21.0,
-        public float $warnMinutes = 120.0,
-        public float $stopMinutes = 240.0,
+        public float $warnMinutes = self::WARN_MINUTES,
+        public float $stopMinutes = self::STOP_MINUTES,
         private float $firstLegMinutes = 120.0,
         private float $secondLegMinutes = 240.0,
     ) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Standing;
 
 use FeastLadle\Feast\Feast;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
@@ -32,10 +33,10 @@ final readonly class Clocks
                     $dish,
                     'It would stand between {cold} and {hot} °C for {minutes} …',
                     [
-                        'cold' => 5,
-                        'hot' => 60,
+                        'cold' => TwoClocks::COLD_CELSIUS,
+                        'hot' => TwoClocks::HOT_CELSIUS,
                         'minutes' => AmountWriter::duration((int) round($held->bandMinutes)),
-                        'most' => AmountWriter::duration((int) HeldDish::STOPS_FROM),
+                        'most' => AmountWriter::duration((int) TwoClocks::STOP_MINUTES),
                     ],
                     ObstacleKind::Clock,
                     $held->last->planned->step->id,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Standing;
 
 use FeastLadle\Flow\Contents;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Syrup\WaterActivity;
@@ -21,7 +22,6 @@ enum Exemption: string
 
     private const FAT_FROM = 0.8;
     private const DRY_TO = 0.12;
-    private const CLAIM_FROM_MINUTES = 240;
 
     public static function of(Contents $food, Recipe $recipe, bool $heatedWet, Larder $larder): ?self
     {
@@ -32,7 +32,7 @@ enum Exemption: string
             $food->fatGrams($larder) / $grams >= self::FAT_FROM => self::Fat,
             $food->waterGrams($larder) / $grams <= self::DRY_TO => self::Dry,
             WaterActivity::of(self::sugarPercent($food, $larder)) <= WaterActivity::DRY_ENOUGH => self::Sweet,
-            $recipe->keepMinutes > self::CLAIM_FROM_MINUTES => self::Claim,
+            $recipe->keepMinutes > TwoClocks::STOP_MINUTES => self::Claim,
             default => null,
         };
     }

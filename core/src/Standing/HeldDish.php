@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Vessel\Vessel;
 
 /** What a round of a dish stands in, and how warm, from when it is ready until the last who eat of it. */
 final readonly class HeldDish
 {
-    /** Usual levels of food codes; the local code comes first. */
-    public const WARNS_FROM = 120.0;
-    public const STOPS_FROM = 240.0;
-
     /**
      * @param Vessel|null             $vessel      that it was last in
      * @param string|null             $fire        burner id, where it stands on one
@@ -33,11 +30,11 @@ final readonly class HeldDish
 
     public function isTooLong(): bool
     {
-        return null === $this->exempt && $this->bandMinutes > self::STOPS_FROM;
+        return null === $this->exempt && $this->bandMinutes > TwoClocks::STOP_MINUTES;
     }
 
     public function warns(): bool
     {
-        return null === $this->exempt && $this->bandMinutes > self::WARNS_FROM;
+        return null === $this->exempt && $this->bandMinutes > TwoClocks::WARN_MINUTES;
     }
 }

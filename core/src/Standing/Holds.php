@@ -6,6 +6,7 @@ namespace FeastLadle\Standing;
 
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Larder\Larder;
@@ -21,7 +22,6 @@ final class Holds
 {
     /** A low flame or a hot place keeps food so hot; above the edge of the band, below the boil. */
     private const KEPT_HOT_CELSIUS = 70.0;
-    private const HOT_FROM = 60.0;
 
     /** @var array<string, list<array{float, float}>> minutes in which a fire is not free, by burner */
     private array $taken = [];
@@ -68,8 +68,8 @@ final class Holds
         if (
             null === $exempt
             && \in_array($recipe->serving, [ServingWay::Hot, ServingWay::Warm], true)
-            && $last->gives->celsius >= self::HOT_FROM
-            && end($readings)->celsius < self::HOT_FROM
+            && $last->gives->celsius >= TwoClocks::HOT_CELSIUS
+            && end($readings)->celsius < TwoClocks::HOT_CELSIUS
         ) {
             $fire = $this->freeFire((float) $last->planned->endMinute, $until);
             if (null !== $fire) {
