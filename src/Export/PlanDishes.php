@@ -9,6 +9,7 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Recipe\ServingWay;
+use FeastLadle\Schedule\Sureness;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Walk;
@@ -21,10 +22,6 @@ use FeastLadle\Standing\Walk;
  */
 final readonly class PlanDishes
 {
-    /** Shares of futures from which a plan is called so; kitchen estimates. */
-    private const SURE_FROM = 0.95;
-    private const LIKELY_FROM = 0.8;
-
     /** @param array<string, float> $chances by activity */
     public function __construct(
         private Feast $feast,
@@ -39,9 +36,11 @@ final readonly class PlanDishes
     {
         return match (true) {
             $lateMinutes > 0 || null === $chance => 'not-in-time',
-            $chance >= self::SURE_FROM => 'sure',
-            $chance >= self::LIKELY_FROM => 'likely',
-            default => 'at-risk',
+            default => match (Sureness::of($chance)) {
+                Sureness::Sure => 'sure',
+                Sureness::Likely => 'likely',
+                Sureness::Open, Sureness::Late => 'at-risk',
+            },
         };
     }
 

@@ -160,7 +160,9 @@ final readonly class QuantityPlanner
     /** Grams of one unit of the portion: a gram, or a finished piece. */
     private function gramsOfOne(Dish $dish, Ledger $asWritten): float
     {
-        return $dish->recipe->portion->countsPieces ? $asWritten->yieldGrams() / max(1.0, $asWritten->yieldPieces()) : 1.0;
+        $pieces = $asWritten->yieldPieces();
+
+        return $dish->recipe->portion->countsPieces && $pieces > 0 ? $asWritten->yieldGrams() / $pieces : 1.0;
     }
 
     /** @param array<string, int> $inUse */

@@ -19,7 +19,7 @@ final class Risk
     public const USUAL_RUNS = 1000;
 
     /** The chance that shall be had of being in time. */
-    private const SURE = 0.95;
+    public const SURE = 0.95;
 
     private readonly PlannedOrder $turns;
 

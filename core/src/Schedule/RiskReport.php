@@ -16,4 +16,10 @@ final readonly class RiskReport
     public function __construct(public int $runs, public int $seed, public array $chances, public array $earlier, public array $blame)
     {
     }
+
+    /** @param string $activity with a due time */
+    public function sureness(string $activity): Sureness
+    {
+        return Sureness::of($this->chances[$activity]);
+    }
 }

@@ -21,7 +21,9 @@ enum Exemption: string
     case Claim = 'the recipe\'s claim';
 
     private const FAT_FROM = 0.8;
-    private const DRY_TO = 0.12;
+
+    /** Share of water up to which a thing is dry. */
+    public const DRY_TO = 0.12;
 
     public static function of(Contents $food, Recipe $recipe, bool $heatedWet, Larder $larder): ?self
     {

@@ -6,6 +6,7 @@ namespace FeastLadle\Standing;
 
 use FeastLadle\Flow\Contents;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\PlannedStep;
@@ -15,12 +16,6 @@ final readonly class Readings
 {
     /** A reading so often, minutes. */
     private const EVERY = 10;
-
-    /** Food that was hotter than this has been heated. */
-    private const HEATED_FROM = 60.0;
-
-    /** Share of water from which a thing is wet; dry things need no clock. */
-    private const WET_FROM = 0.12;
 
     public function __construct(private Kitchen $kitchen, private Larder $larder)
     {
@@ -37,9 +32,9 @@ final readonly class Readings
         $before = $this->heaviest($enters);
         $end = new Reading((float) $planned->endMinute, $gives->celsius);
         if (null === $before) {
-            $wet = $in->waterGrams($this->larder) > self::WET_FROM * $in->massGrams();
+            $wet = $in->waterGrams($this->larder) > Exemption::DRY_TO * $in->massGrams();
 
-            return $wet && Flame::None !== $planned->step->work->flame && $gives->celsius >= self::HEATED_FROM ? [$end] : [];
+            return $wet && Flame::None !== $planned->step->work->flame && $gives->celsius >= TwoClocks::HOT_CELSIUS ? [$end] : [];
         }
         $readings = $before->readings;
         foreach ($waits as $wait) {

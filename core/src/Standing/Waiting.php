@@ -18,9 +18,6 @@ use FeastLadle\Vessel\VesselKind;
 /** Food that stands between two steps, in the vessel of the first. */
 final readonly class Waiting
 {
-    /** From this share of water on a lid goes over it. */
-    private const COVERED_FROM = 0.12;
-
     /**
      * @param string|null             $output      which of several things the step gave
      * @param Vessel|null             $vessel      in which it stands; null where the step has none
@@ -69,7 +66,7 @@ final readonly class Waiting
             ...Readings::between($from, $food->celsius, $to, $end, $around),
             new Reading($to, $end),
         ];
-        $lid = VesselKind::Tray !== $vessel?->kind && $food->waterGrams($larder) > self::COVERED_FROM * $food->massGrams();
+        $lid = VesselKind::Tray !== $vessel?->kind && $food->waterGrams($larder) > Exemption::DRY_TO * $food->massGrams();
         $surface = null === $vessel ? 0.0 : $vessel->shape->surfaceM2($vessel->shape->depthMm($food->volumeMl($larder) / $count)) * $count;
         $loss = 0.0;
         foreach ($readings as $i => $reading) {

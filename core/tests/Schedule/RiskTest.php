@@ -12,11 +12,30 @@ use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
+use FeastLadle\Schedule\Sureness;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class RiskTest extends TestCase
 {
+    public function testAChanceHasOneNameOnEveryPage(): void
+    {
+        $names = array_map(Sureness::of(...), [1.0, 0.95, 0.949, 0.75, 0.749, 0.4, 0.399, 0.0]);
+        self::assertSame(
+            [
+                Sureness::Sure,
+                Sureness::Sure,
+                Sureness::Likely,
+                Sureness::Likely,
+                Sureness::Open,
+                Sureness::Open,
+                Sureness::Late,
+                Sureness::Late,
+            ],
+            $names,
+        );
+    }
+
     public function testWhatCanNotVaryIsSure(): void
     {
         $report = $this->tried([['id' => 'a', 'duration' => 30, 'due' => ['at' => 100]]]);
