@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Flow\Exemption;
 use App\Service\OpenFeast;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\Plan;
-use FeastLadle\Standing\Exemption;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Holds;
 use FeastLadle\Standing\Place;

@@ -29,7 +29,7 @@ final class Rooms
         'Tray' => ['Heat', 'Words'],
         'Recipe' => ['Document', 'Heat', 'Larder', 'Measure', 'Schools', 'Syrup', 'Vessel', 'Words'],
         'Portion' => ['Recipe'],
-        'Flow' => ['Heat', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
+        'Flow' => ['Heat', 'Keeping', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
         'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Words'],
         'Kitchen' => ['Document', 'Heat', 'Measure', 'Recipe', 'Vessel', 'Words'],
         'Stores' => ['Kitchen', 'Larder'],
@@ -46,7 +46,7 @@ final class Rooms
             'Vessel', 'Words',
         ],
         'Cards' => ['Amounts', 'Batch', 'Larder', 'Recipe', 'Vessel'],
-        'Modelling' => ['Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Schedule', 'Timing', 'Words'],
+        'Modelling' => ['Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Keeping', 'Kitchen', 'Larder', 'Recipe', 'Schedule', 'Timing', 'Words'],
         'Solving' => ['Amounts', 'Feast', 'Heat', 'Kitchen', 'Larder', 'Modelling', 'Recipe', 'Schedule', 'Timing', 'Words'],
         'Standing' => [
             'Amounts', 'Batch', 'Feast', 'Flow', 'Heat', 'Keeping', 'Kitchen', 'Larder', 'Measure', 'Modelling', 'Recipe', 'Solving',

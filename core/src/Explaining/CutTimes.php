@@ -47,7 +47,7 @@ final readonly class CutTimes
         }
         $flow = $planned->dish->batchPlan->ledger->flow($planned->step->id);
         $poured = $flow->taken->celsius;
-        $tau = (new CoolingTimes($kitchen, $this->larder))->slabTau($flow, $pot);
+        $tau = (new CoolingTimes($kitchen, $this->larder))->tauMinutes($flow, $pot);
         $times = [];
         foreach ($this->windows($planned) as $window) {
             $from = Cooling::minutes($tau, $poured, $window->fromCelsius(), $kitchen->climate->roomCelsius);

@@ -10,6 +10,7 @@ use FeastLadle\Amounts\Quantities;
 use FeastLadle\Batch\NoPot;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Flow\HeatedWet;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Step;
@@ -33,7 +34,7 @@ final readonly class ScheduleBuilder
 
     private ModelParts $parts;
 
-    public function __construct(private Feast $feast, private Kitchen $kitchen, Larder $larder, private Quantities $quantities)
+    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private Quantities $quantities)
     {
         $timer = new StepTimer($kitchen, $larder);
         $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer);
@@ -147,6 +148,7 @@ final readonly class ScheduleBuilder
                 return;
             }
         }
+        $heated = new HeatedWet($dish->recipe, $planned->batchPlan->ledger, $this->larder);
         $found = $this->stepNeeds->of($planned);
         if ($found instanceof Obstacle) {
             $this->parts->obstacles[] = $found;
@@ -175,7 +177,7 @@ final readonly class ScheduleBuilder
         }
         foreach ($dish->recipe->steps as $step) {
             foreach ($flow->rounds($step) as $round) {
-                $links->add($planned, $step, $round, $ranges);
+                $links->add($planned, $step, $round, $ranges, $heated);
             }
         }
         $this->parts->built[$dish->id] = $planned;

@@ -6,6 +6,8 @@ namespace FeastLadle\Modelling;
 
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Round;
+use FeastLadle\Flow\HeatedWet;
+use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Link;
@@ -22,7 +24,7 @@ final readonly class StepLinks
     }
 
     /** @param array<string, DurationRange> $ranges by step */
-    public function add(PlannedDish $planned, Step $step, Round $round, array $ranges): void
+    public function add(PlannedDish $planned, Step $step, Round $round, array $ranges, HeatedWet $heated): void
     {
         $recipe = $planned->dish->recipe;
         $here = (new StepKey($planned->dish->id, $round, $step->id))->id();
@@ -51,6 +53,10 @@ final readonly class StepLinks
         }
         foreach ($gaps as $former => [$min, $max]) {
             $source = $recipe->step($former);
+            if (null === $max && $heated->clockRuns($former)) {
+                // Nobody said how long it may stand: not so long that its clock warns.
+                $max = max($min, (int) TwoClocks::WARN_MINUTES);
+            }
             foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $round) as $from) {
                 $this->parts->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
             }

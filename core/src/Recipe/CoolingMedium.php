@@ -11,6 +11,8 @@ enum CoolingMedium: string
     case Fan = 'fan';
     /** The pot stands in cold water. */
     case Bath = 'bath';
+    /** The pot stands in cold water, and water and food are stirred. */
+    case StirredBath = 'stirred-bath';
 
     public function filmWm2K(): float
     {
@@ -18,6 +20,7 @@ enum CoolingMedium: string
             self::Air => 10.0,
             self::Fan => 25.0,
             self::Bath => 100.0,
+            self::StirredBath => 250.0,
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Vessel\Vessel;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
+use FeastLadle\Flow\Exemption;
+use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Keeping\TwoClocks;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Keeping\TwoClocks;
@@ -29,20 +30,14 @@ final readonly class Readings
      */
     public function through(PlannedStep $planned, Contents $in, Contents $gives, array $enters, array $waits): array
     {
-        $before = $this->heaviest($enters);
+        $before = $this->oldest($enters, $waits, $planned);
         $end = new Reading((float) $planned->endMinute, $gives->celsius);
         if (null === $before) {
             $wet = $in->waterGrams($this->larder) > Exemption::DRY_TO * $in->massGrams();
 
             return $wet && Flame::None !== $planned->step->work->flame && $gives->celsius >= TwoClocks::HOT_CELSIUS ? [$end] : [];
         }
-        $readings = $before->readings;
-        foreach ($waits as $wait) {
-            if ($wait->of === $before && $wait->for === $planned) {
-                array_push($readings, ...$wait->readings);
-                break;
-            }
-        }
+        $readings = [...$before->readings, ...$this->wait($before, $planned, $waits)];
         $readings[] = new Reading((float) $planned->startMinute, $in->celsius);
         if (Flame::None === $planned->step->work->flame) {
             array_push($readings, ...self::between(
@@ -75,18 +70,45 @@ final readonly class Readings
         return $readings;
     }
 
-    /** @param list<Entering> $enters */
-    private function heaviest(array $enters): ?StandingStep
+    /**
+     * Whose clock goes on in the mixture: of what is neither dry, sweet nor fat enough that which was longest between hot and cold; of the
+     * rest the heaviest.
+     *
+     * @param list<Entering> $enters
+     * @param list<Waiting>  $waits
+     */
+    private function oldest(array $enters, array $waits, PlannedStep $planned): ?StandingStep
     {
-        $heaviest = null;
-        $grams = 0.0;
+        $oldest = null;
+        $most = [-1, -1.0, -1.0];
         foreach ($enters as $entering) {
-            if (null !== $entering->from && [] !== $entering->from->readings && $entering->what->massGrams() > $grams) {
-                $heaviest = $entering->from;
-                $grams = $entering->what->massGrams();
+            if (null === $entering->from || [] === $entering->from->readings) {
+                continue;
+            }
+            $runs = null === Exemption::byItself($entering->what, $this->larder);
+            $band = $runs ? Waiting::bandMinutes([...$entering->from->readings, ...$this->wait($entering->from, $planned, $waits)]) : 0.0;
+            $rank = [(int) $runs, $band, $entering->what->massGrams()];
+            if ($rank > $most) {
+                [$oldest, $most] = [$entering->from, $rank];
             }
         }
 
-        return $heaviest;
+        return $oldest;
+    }
+
+    /**
+     * @param list<Waiting> $waits
+     *
+     * @return list<Reading>
+     */
+    private function wait(StandingStep $of, PlannedStep $for, array $waits): array
+    {
+        foreach ($waits as $wait) {
+            if ($wait->of === $of && $wait->for === $for) {
+                return $wait->readings;
+            }
+        }
+
+        return [];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
+use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Round;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Standing;
 
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Solving\Plan;
-use FeastLadle\Standing\CoolsHere;
-use FeastLadle\Standing\Exemption;
+use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Standing\Place;
 use FeastLadle\Standing\Readings;
 use FeastLadle\Standing\Waiting;

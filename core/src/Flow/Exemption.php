@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace FeastLadle\Standing;
+namespace FeastLadle\Flow;
 
-use FeastLadle\Flow\Contents;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Recipe;
@@ -27,14 +26,23 @@ enum Exemption: string
 
     public static function of(Contents $food, Recipe $recipe, bool $heatedWet, Larder $larder): ?self
     {
+        return match (true) {
+            !$heatedWet => self::NeverHeated,
+            null !== ($own = self::byItself($food, $larder)) => $own,
+            $recipe->keepMinutes > TwoClocks::STOP_MINUTES => self::Claim,
+            default => null,
+        };
+    }
+
+    /** By what it is, whoever heated it: fat, dry or sweet enough. */
+    public static function byItself(Contents $food, Larder $larder): ?self
+    {
         $grams = max(1e-9, $food->massGrams());
 
         return match (true) {
-            !$heatedWet => self::NeverHeated,
             $food->fatGrams($larder) / $grams >= self::FAT_FROM => self::Fat,
             $food->waterGrams($larder) / $grams <= self::DRY_TO => self::Dry,
             WaterActivity::of(self::sugarPercent($food, $larder)) <= WaterActivity::DRY_ENOUGH => self::Sweet,
-            $recipe->keepMinutes > TwoClocks::STOP_MINUTES => self::Claim,
             default => null,
         };
     }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace FeastLadle\Standing;
+namespace FeastLadle\Flow;
 
-use FeastLadle\Flow\Contents;
 use FeastLadle\Heat\Cooling;
 use FeastLadle\Heat\HeatCap;
 use FeastLadle\Larder\Larder;
@@ -28,18 +27,25 @@ final readonly class CoolsHere
     }
 
     /**
-     * @param int $count vessels alike that it stands in
+     * @param int   $count   vessels alike that it stands in
+     * @param float $film    W/m²K of what is around it
+     * @param bool  $stirred it is kept moving, so that the inside is as cool as the outside
      *
      * @return float minutes in which it comes nearer to what is around it by the factor e
      */
-    public function tauMinutes(Contents $food, ?Vessel $vessel, int $count = 1, float $film = Cooling::STILL_AIR): float
-    {
+    public function tauMinutes(
+        Contents $food,
+        ?Vessel $vessel,
+        int $count = 1,
+        float $film = Cooling::STILL_AIR,
+        bool $stirred = false,
+    ): float {
         $kg = max(1e-6, $food->massGrams() / 1000);
         $m3 = max(1e-9, $food->volumeMl($this->larder) / 1e6);
         $specificHeat = $food->heatCapacityKj($this->larder) / $kg;
         $solids = $food->solidsShare($this->larder);
         $conductivity = match (true) {
-            $solids < HeatCap::THICK_FROM => null,
+            $stirred, $solids < HeatCap::THICK_FROM => null,
             1 - $solids < self::SET_BELOW_WATER => self::SET,
             default => self::THICK,
         };
