@@ -7,6 +7,7 @@ namespace App\Export;
 use FeastLadle\Explaining\StepPlace;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Tie;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\Entering;
@@ -52,6 +53,7 @@ final readonly class PlanSteps
             'fire' => $planned->burner,
             'flame' => $planned->flame->value,
             'toldFlame' => $work->flame->value,
+            'medium' => Growth::Cooling === $work->time->growth ? $work->time->medium->value : null,
             'netKw' => round($standing->netKw, 4),
             'lid' => $planned->lid,
             'vessels' => array_map(

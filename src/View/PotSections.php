@@ -54,7 +54,7 @@ final readonly class PotSections
         $levels = [];
         if (null === $choice->frying) {
             foreach ($choice->run->flows as $flow) {
-                $ml = $flow->fullestMl / $count;
+                $ml = $choice->standsMl($flow);
                 $levels[] = [
                     'y' => SectionDrawing::y($shape, $shape->depthMm($ml)),
                     'half' => SectionDrawing::SCALE * $shape->radiusMm($shape->depthMm($ml)),
@@ -92,8 +92,8 @@ final readonly class PotSections
             'limitReason' => $choice->run->limit->reason(),
             'reason' => $choice->reason->value,
             'fat' => $choice->frying?->fatGrams,
-            'perLoad' => $choice->frying?->piecesPerLoad,
-            'loads' => $choice->frying?->loads,
+            'perLoad' => $choice->frying->piecesPerLoad ?? $choice->layer($choice->run->flows[0])?->piecesPerLoad,
+            'loads' => $choice->frying->loads ?? $choice->layer($choice->run->flows[0])?->loads,
             'wish' => $planned->dish->pots[$choice->run->id] ?? '',
             'options' => $options,
             'moments' => $moments,

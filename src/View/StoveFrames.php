@@ -114,10 +114,7 @@ final class StoveFrames
         if (null === $choice) {
             return 0;
         }
-        $ml =
-            null !== $choice->frying
-                ? $choice->fullestMl
-                : $step->dish->batchPlan->ledger->flow($step->step->id)->fullestMl / \count($choice->vessels);
+        $ml = $choice->standsMl($step->dish->batchPlan->ledger->flow($step->step->id));
 
         return (int) round((100 * $ml) / $choice->vessel()->shape->brimfulMl());
     }

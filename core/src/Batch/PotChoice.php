@@ -9,6 +9,7 @@ use FeastLadle\Flow\VesselRun;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Vessel\Vessel;
 
 /** Which vessel (or several alike in use) a run goes into, how full it gets, and why this one. */
@@ -57,6 +58,23 @@ final readonly class PotChoice
         $shape = $this->vessel()->shape;
 
         return $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($larder)));
+    }
+
+    /** How many lie side by side at a time, where they do. */
+    public function layer(StepFlow $flow): ?LayerLoad
+    {
+        return LayerLoad::in($this->vessel(), $flow);
+    }
+
+    /** The most of a step that stands in each of its vessels; frying fat counted. */
+    public function standsMl(StepFlow $flow): float
+    {
+        if (null !== $this->frying && Process::DeepFry === $flow->step->process) {
+            return $this->frying->fullestMl;
+        }
+        $layer = $this->layer($flow);
+
+        return null === $layer ? $flow->fullestMl / \count($this->vessels) : $this->fullestMl;
     }
 
     public function fullShare(): float

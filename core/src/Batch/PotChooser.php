@@ -155,7 +155,7 @@ final readonly class PotChooser
 
     private function tryOne(VesselRun $run, Vessel $vessel, bool $wished): ?PotChoice
     {
-        $frying = null;
+        $frying = $layer = null;
         $fullest = $run->fullest->fullestMl;
         $step = $run->frying();
         if (null !== $step) {
@@ -176,12 +176,14 @@ final readonly class PotChooser
                 return null;
             }
             $fullest = $frying->fullestMl;
+        } elseif (null !== ($layer = LayerLoad::in($vessel, $run->flows[0]))) {
+            $fullest = $run->flows[0]->taken->volumeMl($this->larder) / $layer->loads;
         } elseif ($run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6) {
             return null;
         }
         $reason = match (true) {
             $wished => PotReason::YourWish,
-            null !== $frying => PotReason::MostAtOnce,
+            null !== $frying, null !== $layer => PotReason::MostAtOnce,
             $this->boilsOff($run) => PotReason::Widest,
             default => PotReason::Smallest,
         };
@@ -216,7 +218,7 @@ final readonly class PotChooser
         $shape = $choice->vessel()->shape;
 
         return match ($choice->reason) {
-            PotReason::MostAtOnce => (float) ($choice->frying->loads ?? 1) + $shape->brimfulMl() / 1e6,
+            PotReason::MostAtOnce => (float) ($choice->frying->loads ?? $choice->layer($choice->run->flows[0])->loads ?? 1) + $shape->brimfulMl() / 1e6,
             PotReason::Widest => $this->shallow($choice) / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl(),
         };

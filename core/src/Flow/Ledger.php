@@ -6,6 +6,7 @@ namespace FeastLadle\Flow;
 
 use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Heat\Frying;
 use FeastLadle\Heat\Roast;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
@@ -91,6 +92,10 @@ final readonly class Ledger
                     );
                 }
             }
+            $width = $step->gives->pieces?->widthMm;
+            foreach ($step->sources() as $source) {
+                $width ??= $flows[$source]->pieceWidthMm;
+            }
             $wasSoft = [] !== array_filter($step->sources(), static fn (string $source): bool => $flows[$source]->isSoft);
             $flows[$step->id] = self::through(
                 $step,
@@ -101,6 +106,7 @@ final readonly class Ledger
                 $boilsOff,
                 $piecesMl,
                 $wasSoft,
+                $width,
                 $larder,
                 $roomCelsius,
                 $boilingCelsius,
@@ -132,6 +138,7 @@ final readonly class Ledger
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
      * @param float                $piecesMl of all that is taken, what comes in pieces
      * @param bool                 $wasSoft  whether its grain was cooked soft before
+     * @param float|null           $widthMm  how wide its pieces lie
      */
     private static function through(
         Step $step,
@@ -142,6 +149,7 @@ final readonly class Ledger
         float $boilsOff,
         float $piecesMl,
         bool $wasSoft,
+        ?float $widthMm,
         Larder $larder,
         float $room,
         float $boiling,
@@ -225,6 +233,7 @@ final readonly class Ledger
             max($peak, $taken->celsius),
             $softens,
             $wasSoft || $softens || $step->process->facts()->cooksThrough,
+            $widthMm,
         );
     }
 
@@ -241,7 +250,14 @@ final readonly class Ledger
             return $boiling + $step->work->target->stage->aimRise();
         }
 
-        return $step->process->facts()->browns ? Roast::TO_CELSIUS : $boiling;
+        $facts = $step->process->facts();
+
+        return match (true) {
+            // A piece is brown outside; its inside is that of the law of frying.
+            $facts->browns && $facts->cooksThrough => Frying::INSIDE_CELSIUS,
+            $facts->browns => Roast::TO_CELSIUS,
+            default => $boiling,
+        };
     }
 
     public function flow(string $step): StepFlow

@@ -30,6 +30,7 @@ final readonly class StepFlow
      * @param float                   $waste     grams cut, strained or poured away
      * @param bool                    $softens   grain or pulse becomes soft in it
      * @param bool                    $isSoft    and is soft after it
+     * @param float|null              $pieceWidthMm how wide a piece lies, as it or a step before shaped it
      */
     public function __construct(
         public Step $step,
@@ -45,6 +46,7 @@ final readonly class StepFlow
         public float $peakCelsius = 20.0,
         public bool $softens = false,
         public bool $isSoft = false,
+        public ?float $pieceWidthMm = null,
     ) {
     }
 

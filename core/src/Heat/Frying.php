@@ -9,6 +9,9 @@ use FeastLadle\Words\CannotBe;
 /** Loads of a deep-fry: how many pieces fit without welding together or chilling the fat, and how long the fat needs to recover. */
 final class Frying
 {
+    /** What a piece is heated to on the whole, however brown its crust. */
+    public const INSIDE_CELSIUS = 95.0;
+
     /** @throws \DomainException when not even one piece fits */
     public static function piecesPerLoad(float $surfaceM2, float $footprintM2, float $fatKg, float $pieceKg): int
     {
@@ -29,7 +32,7 @@ final class Frying
 
     public static function heatKj(int $pieces, float $pieceKg, float $pieceCelsius, float $waterLost): float
     {
-        return $pieces * $pieceKg * (2.8 * (95 - $pieceCelsius) + $waterLost * BoilOff::KJ_PER_KG);
+        return $pieces * $pieceKg * (2.8 * (self::INSIDE_CELSIUS - $pieceCelsius) + $waterLost * BoilOff::KJ_PER_KG);
     }
 
     /** Minutes the fat needs after a load to be hot again. */

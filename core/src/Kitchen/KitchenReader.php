@@ -82,15 +82,20 @@ final class KitchenReader
             );
         }
         foreach ($root->at('vessels')->items(120, 1) as $node) {
-            $node->object(['id', 'name', 'kind', 'shape', 'metal', 'emptyKg']);
+            $node->object(['id', 'name', 'kind', 'shape', 'metal', 'emptyKg', 'tiers']);
             $id = $this->freshId($node, $ids);
+            $kind = $node->at('kind')->enum(VesselKind::class);
+            if (VesselKind::Steamer !== $kind && $node->has('tiers')) {
+                $node->at('tiers')->fault('Only a steamer has tiers.');
+            }
             $vessels[$id] = new Vessel(
                 $id,
                 $node->at('name')->string(null, 60),
-                $node->at('kind')->enum(VesselKind::class),
+                $kind,
                 $this->shape($node->at('shape')),
                 $node->at('metal')->enum(Metal::class, Metal::Steel),
                 $node->at('emptyKg')->number(...[...Vessel::EMPTY_KG, 1.0]),
+                VesselKind::Steamer === $kind ? $node->at('tiers')->int(...[...Vessel::TIERS, 1]) : 1,
             );
         }
         foreach ($root->at('people')->items(60, 1) as $node) {

@@ -11,8 +11,11 @@ enum CoolingMedium: string
     case Fan = 'fan';
     /** The pot stands in cold water. */
     case Bath = 'bath';
-    /** The pot stands in cold water, and water and food are stirred. */
-    case StirredBath = 'stirred-bath';
+    /** The pot stands in ice water, and water and food are stirred. */
+    case IceBath = 'ice-bath';
+
+    /** Water with ice in it, kept moving; kitchen estimate. */
+    public const ICE_WATER_CELSIUS = 3.0;
 
     public function filmWm2K(): float
     {
@@ -20,7 +23,7 @@ enum CoolingMedium: string
             self::Air => 10.0,
             self::Fan => 25.0,
             self::Bath => 100.0,
-            self::StirredBath => 250.0,
+            self::IceBath => 250.0,
         };
     }
 }

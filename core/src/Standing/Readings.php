@@ -7,6 +7,7 @@ namespace FeastLadle\Standing;
 use FeastLadle\Flow\Exemption;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Timing\CoolingTimes;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -45,7 +46,7 @@ final readonly class Readings
                 $in->celsius,
                 (float) $planned->endMinute,
                 $gives->celsius,
-                $this->kitchen->climate->roomCelsius,
+                (new CoolingTimes($this->kitchen, $this->larder))->around($planned->step),
             ));
         }
         $readings[] = $end;

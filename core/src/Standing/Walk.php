@@ -263,7 +263,8 @@ final class Walk
         $fire = null === $planned->burner ? null : new Fire($this->kitchen->burners[$planned->burner], $planned->flame);
         $net = null === $here || null === $fire ? 0.0 : $this->onFire->netKw($flow, $here, $fire);
         $gives = $flow->gives->share($share)->withCelsius($this->endsAt($planned, $flow, $share, $in, $net, $vessels));
-        $fatLeft = $fat->share(max(0.0, 1 - ($share * $flow->fatDrunk) / max(1e-9, $fat->massGrams())))->withCelsius($gives->celsius);
+        $fatLeft = $fat->share(max(0.0, 1 - ($share * $flow->fatDrunk) / max(1e-9, $fat->massGrams())))
+            ->withCelsius(FireTimes::FRYING_CELSIUS);
         $readings = (new Readings($this->kitchen, $this->larder))->through($planned, $in, $gives, $enters, $this->waits);
 
         return new StandingStep(
@@ -313,8 +314,8 @@ final class Walk
      */
     private function levels(StepFlow $flow, float $share, ?PotChoice $choice, array $vessels): array
     {
-        $ml = ($share * max($flow->fullestMl, Process::DeepFry === $flow->step->process ? $choice->frying->fullestMl ?? 0.0 : 0.0))
-            / max(1, \count($vessels));
+        $counted = null === $choice ? 0.0 : \count($choice->vessels) * $choice->standsMl($flow);
+        $ml = ($share * $counted) / max(1, \count($vessels));
 
         return array_map(
             fn (Vessel $v): VesselLevel => new VesselLevel(

@@ -11,8 +11,10 @@ use FeastLadle\Heat\Cooling;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Storeroom;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\CoolingMedium;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Step;
 use FeastLadle\Recipe\TargetKind;
 
 /** Minutes of cooling: a liquid in its vessel, or a slab in its tray, towards the room or the cold space. */
@@ -26,7 +28,7 @@ final readonly class CoolingTimes
     public function minutes(StepFlow $flow, PotChoice $pot, ?TimeAccount $account): ?float
     {
         $step = $flow->step;
-        $around = Process::Chill === $step->process ? Storeroom::COLD_CELSIUS : $this->kitchen->climate->roomCelsius;
+        $around = $this->around($step);
         $target = TargetKind::Celsius === $step->work->target->kind ? $step->work->target->value : $around + 5;
         $tau = $this->tauMinutes($flow, $pot);
         $account?->say('From {from} to {to} °C with {around} °C around it: every {tau} min it comes nearer by the factor e.', [
@@ -36,7 +38,29 @@ final readonly class CoolingTimes
             'tau' => round($tau),
         ]);
 
+        if (CoolingMedium::IceBath === $step->work->time->medium) {
+            $account?->say('The bath wants {ice} of ice.', ['ice' => AmountWriter::weight(1000 * self::iceKg($flow, $target, $this->larder))]);
+        }
+
         return Cooling::minutes($tau, $flow->taken->celsius, $target, $around);
+    }
+
+    /** Ice that takes out the heat between the two. */
+    public static function iceKg(StepFlow $flow, float $toCelsius, Larder $larder): float
+    {
+        $kg = $flow->taken->massGrams() / 1000;
+
+        return Cooling::iceKg($kg, $flow->taken->heatCapacityKj($larder) / max(1e-6, $kg), $flow->taken->celsius, $toCelsius);
+    }
+
+    /** °C of what is around it. */
+    public function around(Step $step): float
+    {
+        return match (true) {
+            Process::Chill === $step->process => Storeroom::COLD_CELSIUS,
+            CoolingMedium::IceBath === $step->work->time->medium => CoolingMedium::ICE_WATER_CELSIUS,
+            default => $this->kitchen->climate->roomCelsius,
+        };
     }
 
     /** Minutes in which it comes nearer to what is around it by the factor e: the law by which it also cools where it waits. */
@@ -49,7 +73,7 @@ final readonly class CoolingTimes
             $pot->vessel(),
             \count($pot->vessels),
             $medium->filmWm2K(),
-            CoolingMedium::StirredBath === $medium,
+            CoolingMedium::IceBath === $medium,
         );
     }
 }

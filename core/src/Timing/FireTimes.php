@@ -34,7 +34,7 @@ final readonly class FireTimes
     private const PRESSURE_K = 20.0;
 
     /** Degrees at which the first load goes in; kitchen estimate. */
-    private const FRYING_CELSIUS = 155.0;
+    public const FRYING_CELSIUS = 155.0;
 
     public function __construct(private Kitchen $kitchen, private Larder $larder)
     {

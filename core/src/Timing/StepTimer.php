@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Timing;
 
+use FeastLadle\Batch\LayerLoad;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Burner;
@@ -238,12 +239,32 @@ final readonly class StepTimer
             }
         }
         $factor *= $softening;
+        $hands = $this->turning($flow, $pot, $account);
 
         return Minutes::of(
-            $time->minMinutes * $factor + $more,
-            $time->likelyMinutes * $factor + $more,
-            $time->maxMinutes * $factor + $more,
+            max($hands, $time->minMinutes * $factor + $more),
+            max($hands, $time->likelyMinutes * $factor + $more),
+            max($hands, $time->maxMinutes * $factor + $more),
         );
+    }
+
+    /** Minutes that hands need to put on, turn and take off all that lies on a griddle, however many fit. */
+    private function turning(StepFlow $flow, ?PotChoice $pot, ?TimeAccount $account): float
+    {
+        if (Process::Griddle !== $flow->step->process || null === $pot?->layer($flow)) {
+            return 0.0;
+        }
+        $people = max(1, $flow->step->work->attention->people);
+        $pieces = max($flow->taken->pieces, $flow->gives->pieces);
+        $minutes = ($pieces * LayerLoad::TURNING_SECONDS) / $people / 60;
+        $account?->say('Putting on, turning and taking off: {pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min at least.', [
+            'pieces' => floor($pieces + 1e-6),
+            'seconds' => LayerLoad::TURNING_SECONDS,
+            'people' => $people,
+            'minutes' => round($minutes, 1),
+        ]);
+
+        return $minutes;
     }
 
     private function byPiece(StepFlow $flow, ?TimeAccount $account): Minutes
@@ -295,9 +316,10 @@ final readonly class StepTimer
                 ? null
                 : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
 
-        return $pot->frying->loads ??
-            ($own ??
-                ($flow->step->work->time->loads?->number($flow->taken->massGrams(), max($flow->gives->pieces, $flow->taken->pieces)) ??
-                    1));
+        return $pot->frying->loads
+            ?? $own
+            ?? $pot?->layer($flow)->loads
+            ?? $flow->step->work->time->loads?->number($flow->taken->massGrams(), $pieces)
+            ?? 1;
     }
 }

@@ -10,7 +10,9 @@ use FeastLadle\Words\OutOfRange;
 final readonly class Vessel
 {
     public const EMPTY_KG = [0.05, 500.0];
+    public const TIERS = [1, 12];
 
+    /** @param int $tiers one over the other, of a steamer; 1 for all else */
     public function __construct(
         public string $id,
         public string $name,
@@ -18,7 +20,9 @@ final readonly class Vessel
         public Shape $shape,
         public Metal $metal,
         public float $emptyKg,
+        public int $tiers = 1,
     ) {
+        OutOfRange::check('tiers', $tiers, ...self::TIERS);
         OutOfRange::check('empty vessel, kg', $emptyKg, ...self::EMPTY_KG);
     }
 }

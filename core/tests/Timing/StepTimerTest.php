@@ -205,7 +205,7 @@ final class StepTimerTest extends TestCase
         self::assertLessThan(2 * $few->likely, $many->likely);
     }
 
-    public function testABasinOfWaterCoolsFarFasterThanAir(): void
+    public function testIceWaterCoolsFarFasterThanAir(): void
     {
         [$flow, $pot] = $this->step('basundi', 'cool', 1.0);
         $bath = $this->timer->minutes($flow, $pot, 1.0, null);
