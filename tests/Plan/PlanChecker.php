@@ -109,7 +109,11 @@ final class PlanChecker
             if (null === $step['fire'] && $celsius > max($in, $room) + 0.6) {
                 $this->fault('%s: it grows warmer by itself, from %.1f to %.1f °C', $id, $in, $celsius);
             }
-            if (null === $step['fire'] && 'chill' !== $step['process'] && $celsius < min($in, 'ice-bath' === ($step['medium'] ?? null) ? 3.0 : $room) - 0.6) {
+            if (
+                null === $step['fire']
+                && 'chill' !== $step['process']
+                && $celsius < min($in, 'ice-bath' === ($step['medium'] ?? null) ? 3.0 : $room) - 0.6
+            ) {
                 $this->fault('%s: it grows colder than the room, %.1f °C', $id, $celsius);
             }
         }

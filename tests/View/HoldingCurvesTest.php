@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\View;
 
-use FeastLadle\Flow\Exemption;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
 use App\Service\FeastDesk;
 use App\Service\PlanStore;
 use App\View\HoldingCurves;
+use FeastLadle\Flow\Exemption;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
 /** Each sweet is drawn from its first heating to the last who eat of it, and says why it needs a clock or none. */

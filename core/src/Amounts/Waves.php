@@ -33,7 +33,8 @@ final class Waves
             $waves[] = new Wave($calls[$first]['of'], $calls[$last]['at'], $of);
         }
 
-        return \count($waves) < 2 ? [new Wave($calls[0]['of'], $feast->lastMoment()->at, range(1, $batches))] : $waves;
+        // One wave lasts until the last who really eat of it, not until the last moment of the feast.
+        return \count($waves) < 2 ? [new Wave($calls[0]['of'], end($calls)['at'], range(1, $batches))] : $waves;
     }
 
     /**

@@ -216,9 +216,10 @@ final readonly class PotChooser
     private function score(PotChoice $choice): float
     {
         $shape = $choice->vessel()->shape;
+        $loads = $choice->frying->loads ?? $choice->layer($choice->run->flows[0])->loads ?? 1;
 
         return match ($choice->reason) {
-            PotReason::MostAtOnce => (float) ($choice->frying->loads ?? $choice->layer($choice->run->flows[0])->loads ?? 1) + $shape->brimfulMl() / 1e6,
+            PotReason::MostAtOnce => $loads + $shape->brimfulMl() / 1e6,
             PotReason::Widest => $this->shallow($choice) / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl(),
         };

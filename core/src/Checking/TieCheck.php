@@ -38,8 +38,9 @@ final class TieCheck implements Check
             );
             array_push($links, ...$this->linksOf($recipe, $step));
         }
-        $conflicts = (new Propagation(new Network(new Problem(0, self::HORIZON, 60, [], $activities, $links, [], Objective::justInTime()))))
-            ->conflicts;
+        $conflicts = (new Propagation(
+            new Network(new Problem(0, self::HORIZON, 60, [], $activities, $links, [], Objective::justInTime())),
+        ))->conflicts;
 
         return array_map(
             static fn ($conflict): Finding => new Finding(
@@ -73,7 +74,12 @@ final class TieCheck implements Check
                     new Link($take->fromStep, $step->id, 0, null, LinkType::EndToEnd),
                 );
             } else {
-                $links[] = new Link($take->fromStep, $step->id, 0, $recipe->step($take->fromStep)->gives->keeping?->minutes);
+                $links[] = new Link(
+                    $take->fromStep,
+                    $step->id,
+                    0,
+                    $recipe->step($take->fromStep)->gives->keepingOf($take->output)?->minutes,
+                );
             }
         }
         foreach ($step->ties as $tie) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Drafting;
 
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\OutputKind;
 use FeastLadle\Telling\LineReader;
 
 /**
@@ -16,6 +17,7 @@ final readonly class TypedStep
     private const NUMBERS = [
         'grams',
         'share',
+        'drinks',
         'reserve',
         'exponent',
         'boilsOff',
@@ -48,7 +50,7 @@ final readonly class TypedStep
     /** In an object these are numbers; in a step "pieces" is an object and "minutes" a list. */
     private const NUMBERS_IN = ['load' => ['pieces'], 'keeping' => ['minutes'], 'portion' => ['pieces']];
 
-    private const YES_OR_NO = ['tasting', 'once', 'may', 'thickens', 'straightOn'];
+    private const YES_OR_NO = ['tasting', 'once', 'may', 'thickens', 'straightOn', 'isWater'];
 
     /** Lists of the document. */
     private const LISTS = [
@@ -87,14 +89,38 @@ final readonly class TypedStep
         );
         if (isset($step['outputs'])) {
             $step['outputs'] = array_map(
-                fn (array $output): array => \is_string($output['as'] ?? null)
-                    ? [...$output, 'as' => $this->ingredient($output['as'])]
-                    : $output,
+                $this->output(...),
                 Draft::rows($step, 'outputs'),
             );
         }
 
         return $step;
+    }
+
+    /**
+     * What is told by what it is has no share, what is lifted out alone drinks, and what keeps no time of its own has no place for it.
+     *
+     * @param array<array-key, mixed> $output
+     *
+     * @return array<array-key, mixed>
+     */
+    private function output(array $output): array
+    {
+        if (\is_string($output['as'] ?? null)) {
+            $output['as'] = $this->ingredient($output['as']);
+        }
+        $kind = \is_string($output['is'] ?? null) ? OutputKind::tryFrom($output['is']) : null;
+        if (null !== $kind) {
+            unset($output['share']);
+        }
+        if (true !== $kind?->isLifted()) {
+            unset($output['drinks']);
+        }
+        if (!\is_array($output['keeping'] ?? null) || !isset($output['keeping']['minutes'])) {
+            unset($output['keeping']);
+        }
+
+        return $output;
     }
 
     /**

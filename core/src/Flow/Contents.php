@@ -57,6 +57,17 @@ final readonly class Contents
         return new self($grams, $this->waterOff + $other->waterOff, $celsius, $this->pieces + $other->pieces);
     }
 
+    /** What stays when a part of it is gone. */
+    public function minus(self $part): self
+    {
+        $grams = $this->grams;
+        foreach ($part->grams as $id => $amount) {
+            $grams[$id] = max(0.0, ($grams[$id] ?? 0.0) - $amount);
+        }
+
+        return new self($grams, $this->waterOff - $part->waterOff, $this->celsius, max(0.0, $this->pieces - $part->pieces));
+    }
+
     public function share(float $share): self
     {
         return new self(

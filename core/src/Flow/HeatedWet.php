@@ -10,7 +10,10 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 
-/** Which steps of a recipe give something that was heated wet, is not dry, sweet or fat enough to keep, and is not chilled: its clock runs. */
+/**
+ * Which steps of a recipe give something that was heated wet, is not dry, sweet or fat enough to keep, and is not chilled:
+ * its clock runs.
+ */
 final readonly class HeatedWet
 {
     /** @var array<string, true> by step, those that give something whose clock runs */

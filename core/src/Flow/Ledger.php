@@ -53,13 +53,17 @@ final readonly class Ledger
             $spare = 0.0;
             $boilsOff = 0.0;
             $piecesMl = 0.0;
+            $pieces = Contents::nothing();
             foreach ($step->takes as $take) {
                 if (null !== $take->fromStep) {
                     $source = $flows[$take->fromStep];
                     $perBatch =
                         $source->step->work->times($batches) / $step->work->times($batches);
                     $from = $source->given($take->output)->share($take->share * $perBatch);
-                    $piecesMl += $from->pieces > 0 ? $from->volumeMl($larder) : 0.0;
+                    if ($from->pieces > 0) {
+                        $piecesMl += $from->volumeMl($larder);
+                        $pieces = $pieces->plus($from, $larder);
+                    }
                     $taken = $taken->plus($from, $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
@@ -105,6 +109,7 @@ final readonly class Ledger
                 $spare,
                 $boilsOff,
                 $piecesMl,
+                $pieces,
                 $wasSoft,
                 $width,
                 $larder,
@@ -137,6 +142,7 @@ final readonly class Ledger
      * @param float                $spareMl  what may come on top from reserve bowls
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
      * @param float                $piecesMl of all that is taken, what comes in pieces
+     * @param Contents             $pieces   the same
      * @param bool                 $wasSoft  whether its grain was cooked soft before
      * @param float|null           $widthMm  how wide its pieces lie
      */
@@ -148,6 +154,7 @@ final readonly class Ledger
         float $spareMl,
         float $boilsOff,
         float $piecesMl,
+        Contents $pieces,
         bool $wasSoft,
         ?float $widthMm,
         Larder $larder,
@@ -180,8 +187,10 @@ final readonly class Ledger
         $wasteShare = $step->gives->leaving->waste;
         $poured = Process::Drain === $step->process ? max(0.0, $taken->waterGrams($larder) - $taken->heldWaterGrams($larder)) : 0.0;
         $gives = $taken->withWaterOff($waterOff + $poured);
-        $waste = $poured + $wasteShare * $gives->massGrams();
-        $gives = $gives->share(1 - $wasteShare);
+        $pressed = $step->gives->leaving->isWater ? min($gives->waterGrams($larder), $wasteShare * $gives->massGrams()) : 0.0;
+        $wasteShare = $step->gives->leaving->isWater ? 0.0 : $wasteShare;
+        $waste = $poured + $pressed + $wasteShare * $gives->massGrams();
+        $gives = $gives->withWaterOff($pressed)->share(1 - $wasteShare);
         $drunk = 0.0;
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
@@ -211,8 +220,9 @@ final readonly class Ledger
         };
         $gives = $gives->withCelsius($end);
         $outputs = [];
+        $apart = Parting::of(array_values($step->gives->outputs), $gives, $pieces, $larder);
         foreach ($step->gives->outputs as $output) {
-            $part = $gives->share($output->share);
+            $part = $apart[$output->id] ?? $gives->share($output->share);
             $outputs[$output->id] = null === $output->as ? $part : Contents::of($output->as, $part->massGrams(), $end);
             $waste += $output->waste ? $part->massGrams() : 0.0;
         }

@@ -19,17 +19,17 @@ final readonly class StepFlow
     private const STARCHY = 0.03;
 
     /**
-     * @param Contents                $taken     all that enters, before anything leaves
-     * @param Contents                $gives     what is there at the end
-     * @param float                   $waterOff  grams of water that leave in the step
-     * @param float                   $fatDrunk  grams of frying fat that the pieces take up
-     * @param float                   $fullestMl the most that stands in the vessel, hot; frying fat not counted
-     * @param list<Bowl>              $bowls     ingredients in the order they enter; frying fat not counted
-     * @param array<string, Contents> $outputs   by id, when it gives several things; waste included
-     * @param array<string, float>    $bases     grams taken of other recipes, by slug
-     * @param float                   $waste     grams cut, strained or poured away
-     * @param bool                    $softens   grain or pulse becomes soft in it
-     * @param bool                    $isSoft    and is soft after it
+     * @param Contents                $taken        all that enters, before anything leaves
+     * @param Contents                $gives        what is there at the end
+     * @param float                   $waterOff     grams of water that leave in the step
+     * @param float                   $fatDrunk     grams of frying fat that the pieces take up
+     * @param float                   $fullestMl    the most that stands in the vessel, hot; frying fat not counted
+     * @param list<Bowl>              $bowls        ingredients in the order they enter; frying fat not counted
+     * @param array<string, Contents> $outputs      by id, when it gives several things; waste included
+     * @param array<string, float>    $bases        grams taken of other recipes, by slug
+     * @param float                   $waste        grams cut, strained or poured away
+     * @param bool                    $softens      grain or pulse becomes soft in it
+     * @param bool                    $isSoft       and is soft after it
      * @param float|null              $pieceWidthMm how wide a piece lies, as it or a step before shaped it
      */
     public function __construct(

@@ -34,7 +34,10 @@ final readonly class StepLinks
             if (null !== $take->fromStep && $take->manner->straightOn) {
                 $straightOn[$take->fromStep] = true;
             } elseif (null !== $take->fromStep) {
-                $gaps[$take->fromStep] = [0, $recipe->step($take->fromStep)->gives->keeping?->minutes];
+                $gaps[$take->fromStep] = [0, self::shorter(
+                    $gaps[$take->fromStep][1] ?? null,
+                    $recipe->step($take->fromStep)->gives->keepingOf($take->output)?->minutes,
+                )];
             }
         }
         foreach ($step->ties as $tie) {
@@ -61,6 +64,11 @@ final readonly class StepLinks
                 $this->parts->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
             }
         }
+    }
+
+    private static function shorter(?int $one, ?int $other): ?int
+    {
+        return null === $one || null === $other ? $one ?? $other : min($one, $other);
     }
 
     /**

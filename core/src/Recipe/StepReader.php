@@ -39,8 +39,11 @@ final readonly class StepReader
         'variants',
     ];
 
+    private OutputReader $outputs;
+
     public function __construct(private Larder $larder, private ChosenWay $way, private Swaps $swaps)
     {
+        $this->outputs = new OutputReader($larder);
     }
 
     public function step(Node $node): Step
@@ -77,8 +80,8 @@ final readonly class StepReader
             new StepYield(
                 $this->leaving($node->at('leaving')),
                 $this->pieces($node->at('pieces')),
-                $this->keeping($node->at('keeping')),
-                $this->outputs($node->at('outputs')),
+                OutputReader::keeping($node->at('keeping')),
+                $this->outputs->read($node->at('outputs')),
             ),
             $node->at('may')->bool(false) ? $loses : null,
         );
@@ -105,12 +108,12 @@ final readonly class StepReader
             'attention' => $this->attention(...),
             'target' => fn (Node $n): Target => (new TargetReader($this->way))->read($n, $id),
             'leaving' => $this->leaving(...),
-            'outputs' => $this->outputs(...),
+            'outputs' => $this->outputs->read(...),
             'pieces' => $this->pieces(...),
             'marks' => $this->marks(...),
             'cues' => $this->cues(...),
             'ties' => $this->ties(...),
-            'keeping' => $this->keeping(...),
+            'keeping' => OutputReader::keeping(...),
             'once' => static fn (Node $n): bool => $n->bool(false),
             'may' => static fn (Node $n): bool => $n->bool(false),
             'loses' => static fn (Node $n): string => $n->string('', 200),
@@ -120,37 +123,6 @@ final readonly class StepReader
                 $read($variant->at($key));
             }
         }
-    }
-
-    /** @return array<string, Output> */
-    private function outputs(Node $list): array
-    {
-        $outputs = [];
-        $sum = 0.0;
-        foreach ($list->items(8) as $node) {
-            $node->object(['id', 'name', 'share', 'as', 'waste']);
-            $id = $node->at('id')->id();
-            $as = $node->has('as') ? $node->at('as')->id() : null;
-            if (null !== $as && '' !== $as && !$this->larder->knows($as)) {
-                $node->at('as')->fault('The larder holds no "{id}".', ['id' => $as]);
-            }
-            if (isset($outputs[$id])) {
-                $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $id]);
-            }
-            $outputs[$id] = new Output(
-                $id,
-                $node->at('share')->number(0.001, 1),
-                $as,
-                $node->at('waste')->bool(false),
-                $node->at('name')->string('', 60),
-            );
-            $sum += $outputs[$id]->share;
-        }
-        if ([] !== $outputs && abs($sum - 1) > 0.0011) {
-            $list->fault('The outputs share what is there; together they make {percent} %, not 100.', ['percent' => round(100 * $sum, 1)]);
-        }
-
-        return $outputs;
     }
 
     /** @return list<Mark> */
@@ -260,7 +232,10 @@ final readonly class StepReader
     private function leaving(Node $node): Leaving
     {
         if ($node->exists()) {
-            $node->object(['waterShare', 'fatUptake', 'waste', 'what']);
+            $node->object(['waterShare', 'fatUptake', 'waste', 'what', 'isWater']);
+            if ($node->has('isWater') && !$node->has('waste')) {
+                $node->at('isWater')->fault('Say how much of it: "waste" is missing.');
+            }
         }
 
         return new Leaving(
@@ -268,6 +243,7 @@ final readonly class StepReader
             $node->at('fatUptake')->number(0, 0.5, 0.0),
             $node->at('waste')->number(0, 0.9, 0.0),
             $node->at('what')->string('', 80),
+            $node->at('isWater')->bool(false),
         );
     }
 
@@ -325,21 +301,5 @@ final readonly class StepReader
         }
 
         return new Tie($node->at('after')->id(), $min, $max, $node->at('why')->string('', 200), $place);
-    }
-
-    private function keeping(Node $node): ?Keeping
-    {
-        if (!$node->exists()) {
-            return null;
-        }
-        $node->object(['minutes', 'place', 'container', 'enemies', 'thickens']);
-
-        return new Keeping(
-            $node->at('minutes')->int(1, 100000),
-            $node->at('place')->enum(KeepingPlace::class),
-            $node->at('container')->string('', 80),
-            array_map(static fn (Node $n): KeepingEnemy => $n->enum(KeepingEnemy::class), $node->at('enemies')->items(6)),
-            $node->at('thickens')->bool(false),
-        );
     }
 }

@@ -15,4 +15,10 @@ final readonly class StepYield
         public array $outputs,
     ) {
     }
+
+    /** How long one of several outputs keeps, or all of it. */
+    public function keepingOf(?string $output): ?Keeping
+    {
+        return ($this->outputs[(string) $output] ?? null)->keeping ?? $this->keeping;
+    }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
-use FeastLadle\Flow\Exemption;
-use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Flow\CoolsHere;
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Storeroom;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
-use FeastLadle\Flow\Exemption;
 use FeastLadle\Flow\Contents;
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Heat\Flame;
-use FeastLadle\Timing\CoolingTimes;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Timing\CoolingTimes;
 
 /** How warm what was heated wet has been, from the minute its first heating ended. */
 final readonly class Readings

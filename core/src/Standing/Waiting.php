@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
-use FeastLadle\Flow\Exemption;
 use FeastLadle\Flow\CoolsHere;
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Heat\Evaporation;
 use FeastLadle\Heat\OpenPot;
 use FeastLadle\Keeping\TwoClocks;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace FeastLadle\Standing;
 
-use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Round;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Flow\Contents;
+use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\BoilOff;
@@ -19,7 +19,6 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\StepKey;
 use FeastLadle\Recipe\Growth;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Take;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;

@@ -39,7 +39,9 @@ final readonly class CoolingTimes
         ]);
 
         if (CoolingMedium::IceBath === $step->work->time->medium) {
-            $account?->say('The bath wants {ice} of ice.', ['ice' => AmountWriter::weight(1000 * self::iceKg($flow, $target, $this->larder))]);
+            $account?->say('The bath wants {ice} of ice.', [
+                'ice' => AmountWriter::weight(1000 * self::iceKg($flow, $target, $this->larder)),
+            ]);
         }
 
         return Cooling::minutes($tau, $flow->taken->celsius, $target, $around);

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Batch;
 
 use FeastLadle\Batch\LayerLoad;
-use FeastLadle\Heat\Climate;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
-use FeastLadle\Timing\StepTimer;
 use FeastLadle\Vessel\Metal;
 use FeastLadle\Vessel\Shape;
 use FeastLadle\Vessel\StraightShape;
@@ -49,12 +48,9 @@ final class LayerLoadTest extends TestCase
     public function testAKitchenReadsItsTiers(): void
     {
         $document = Shipped::document('kitchens/kumbhar-lane');
-        foreach ($document['vessels'] as $i => $vessel) {
-            if ('steamer' === $vessel['kind']) {
-                $document['vessels'][$i]['tiers'] = 5;
-            }
-        }
-        $kitchen = (new KitchenReader())->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        \assert(\is_array($document['vessels']));
+        $steamer = array_search('steamer', array_column($document['vessels'], 'kind'), true);
+        $kitchen = (new KitchenReader())->read(Document::changed($document, ['/vessels/'.$steamer.'/tiers' => 5]));
         $tiers = array_map(
             static fn (Vessel $v): int => $v->tiers,
             array_values(array_filter($kitchen->vessels, static fn (Vessel $v): bool => VesselKind::Steamer === $v->kind)),

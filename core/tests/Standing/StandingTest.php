@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Standing;
 
-use FeastLadle\Flow\Exemption;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Flow\Contents;
+use FeastLadle\Flow\CoolsHere;
+use FeastLadle\Flow\Exemption;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Solving\Plan;
-use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Standing\Place;
 use FeastLadle\Standing\Readings;
 use FeastLadle\Standing\Waiting;
@@ -77,14 +77,14 @@ final class StandingTest extends TestCase
 
     public function testWhatStandsTooLongIsNotInTimeThoughItIsReady(): void
     {
-        $plan = $this->jalebi('19:45');
+        $plan = $this->jalebi(30);
         self::assertSame([], $plan->obstacles);
         self::assertFalse($plan->isLate());
         self::assertSame([], $plan->clocks);
-        $late = $this->jalebi('23:30');
+        $late = $this->jalebi(240);
         self::assertCount(1, $late->clocks);
         self::assertSame(ObstacleKind::Clock, $late->clocks[0]->kind);
-        self::assertFalse($late->isOnTime(), 'it is ready, and nobody should eat of it at half past eleven');
+        self::assertFalse($late->isOnTime(), 'it is ready, and nobody should eat of it four hours later');
     }
 
     public function testABaseWaitsInJarsAndWhatIsChilledInTheCold(): void
@@ -105,16 +105,16 @@ final class StandingTest extends TestCase
         }
     }
 
-    /** Fried and dipped at once, and eaten until half an hour after the last moment. */
-    private function jalebi(string $lastMoment): Plan
+    /** Fried and dipped at once, and eaten for so many minutes. */
+    private function jalebi(int $servingMinutes): Plan
     {
         $document = Shipped::document('feasts/boat-lamp');
         $document['dishes'] = [['id' => 'it', 'recipe' => 'jalebi']];
         unset($document['boxes']);
         \assert(\is_array($document['moments']));
-        $document['moments'] = \array_slice($document['moments'], 0, 3);
-        \assert(\is_array($document['moments'][2]));
-        $document['moments'][2]['time'] = $lastMoment;
+        $document['moments'] = \array_slice($document['moments'], 0, 2);
+        \assert(\is_array($document['moments'][1]));
+        $document['moments'][1]['servingMinutes'] = $servingMinutes;
         \assert(\is_array($document['groups']));
         $document['groups'] = \array_slice($document['groups'], 0, 1);
         $kitchen = Shipped::temple();
