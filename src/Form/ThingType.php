@@ -37,6 +37,8 @@ final class ThingType extends AbstractType
             ->add('starch', NumberTextType::class, ['label' => 'Starch, share'])
             ->add('soak', NumberTextType::class, ['label' => 'Water it takes when soaked, g per g'])
             ->add('cooked', NumberTextType::class, ['label' => 'Water it takes in all when cooked, g per g'])
+            ->add('pressureMinutes', NumberTextType::class, ['label' => 'Minutes at pressure until it is soft'])
+            ->add('unsoakedTimes', NumberTextType::class, ['label' => 'Unsoaked, so many times as long'])
             ->add('each', NumberTextType::class, ['label' => 'Grams of one, if it is counted'])
             ->add('mostCelsius', NumberTextType::class, ['label' => 'It splits above °C', 'help' => 'Empty: it stands the boil'])
             ->add('leadDays', NumberTextType::class, ['label' => 'Days ahead it has to be asked for'])

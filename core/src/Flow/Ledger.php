@@ -100,6 +100,10 @@ final readonly class Ledger
             foreach ($step->sources() as $source) {
                 $width ??= $flows[$source]->pieceWidthMm;
             }
+            $soaked = Process::Soak === $step->process ? array_keys($taken->grams) : [];
+            foreach ($step->sources() as $source) {
+                $soaked = [...$soaked, ...$flows[$source]->soaked];
+            }
             $wasSoft = [] !== array_filter($step->sources(), static fn (string $source): bool => $flows[$source]->isSoft);
             $flows[$step->id] = self::through(
                 $step,
@@ -112,6 +116,7 @@ final readonly class Ledger
                 $pieces,
                 $wasSoft,
                 $width,
+                array_values(array_unique($soaked)),
                 $larder,
                 $roomCelsius,
                 $boilingCelsius,
@@ -145,6 +150,7 @@ final readonly class Ledger
      * @param Contents             $pieces   the same
      * @param bool                 $wasSoft  whether its grain was cooked soft before
      * @param float|null           $widthMm  how wide its pieces lie
+     * @param list<string>         $soaked   what of it has lain in water
      */
     private static function through(
         Step $step,
@@ -157,6 +163,7 @@ final readonly class Ledger
         Contents $pieces,
         bool $wasSoft,
         ?float $widthMm,
+        array $soaked,
         Larder $larder,
         float $room,
         float $boiling,
@@ -244,6 +251,7 @@ final readonly class Ledger
             $softens,
             $wasSoft || $softens || $step->process->facts()->cooksThrough,
             $widthMm,
+            $soaked,
         );
     }
 

@@ -30,6 +30,7 @@ final readonly class StepFlow
      * @param float                   $waste        grams cut, strained or poured away
      * @param bool                    $softens      grain or pulse becomes soft in it
      * @param bool                    $isSoft       and is soft after it
+     * @param list<string>            $soaked       ingredients that lie, or lay before, in water
      * @param float|null              $pieceWidthMm how wide a piece lies, as it or a step before shaped it
      */
     public function __construct(
@@ -47,6 +48,7 @@ final readonly class StepFlow
         public bool $softens = false,
         public bool $isSoft = false,
         public ?float $pieceWidthMm = null,
+        public array $soaked = [],
     ) {
     }
 

@@ -62,6 +62,8 @@ final class LarderReader
             'unlike',
             'soak',
             'cooked',
+            'pressureMinutes',
+            'unsoakedTimes',
             'starch',
             'forms',
             'yields',
@@ -107,6 +109,8 @@ final class LarderReader
             new WaterTaken(
                 $node->has('soak') ? $node->at('soak')->number(0, 10) : null,
                 $node->has('cooked') ? $node->at('cooked')->number(0, 20) : null,
+                $node->has('pressureMinutes') ? $node->at('pressureMinutes')->number(1, 120) : null,
+                $node->at('unsoakedTimes')->number(1, 5, 1.0),
             ),
             new Buying(
                 new Pack($pack->at('name')->string(), $pack->at('grams')->number(0.1, 100000), $pack->at('loose')->bool(false)),

@@ -30,9 +30,6 @@ final readonly class FireTimes
     /** Share of the net power that an open pot may lose at the end of its warming before a cook puts the lid on. */
     private const LID_FROM = 0.5;
 
-    /** K above the boil under pressure; usual for household cookers. */
-    private const PRESSURE_K = 20.0;
-
     /** Degrees at which the first load goes in; kitchen estimate. */
     public const FRYING_CELSIUS = 155.0;
 
@@ -118,8 +115,8 @@ final readonly class FireTimes
         $rate = Reducing::kgPerMinute($net, $pot->surfaceM2($flow, $this->larder), $openness, $this->kitchen->climate);
         $boiling = $flow->waterOff / 1000 / $rate;
         $account?->say(
-            'It stands at {celsius} °C, where its surface loses what the fire gives: {water} of water leave at {rate} a minute, '
-                .'{minutes} min.',
+            'It stands at {celsius} °C, where its surface loses what the fire gives: {water} of water leave at {rate} a minute, '.
+                '{minutes} min.',
             [
                 'celsius' => round($settles),
                 'water' => AmountWriter::weight($flow->waterOff),
@@ -162,7 +159,8 @@ final readonly class FireTimes
         $room = $this->kitchen->climate->roomCelsius;
         $boil = $this->kitchen->climate->boilingCelsius();
         $heat += match ($flow->step->process) {
-            Process::Pressure => ($flow->taken->heatCapacityKj($this->larder) + $metal) * self::PRESSURE_K + $metal * ($boil - $room),
+            Process::Pressure => ($flow->taken->heatCapacityKj($this->larder) + $metal) * PressureTime::ABOVE_BOIL_K +
+                $metal * ($boil - $room),
             Process::Steam => $this->steamingWaterKj($flow, $pot, $net) + $metal * ($boil - $room),
             default => 0.0,
         };

@@ -23,8 +23,8 @@ use FeastLadle\Words\Sentence;
 final readonly class StepTimer
 {
     /** Net power is known to about a fifth. */
-    private const LAW_MIN = 0.8;
-    private const LAW_MAX = 1.25;
+    public const LAW_MIN = 0.8;
+    public const LAW_MAX = 1.25;
 
     public FireTimes $onFire;
 
@@ -107,6 +107,14 @@ final readonly class StepTimer
     private function on(StepFlow $flow, ?PotChoice $pot, float $scale, ?Fire $fire, ?TimeAccount $account): ?Minutes
     {
         $time = $flow->step->work->time;
+        if (Process::Pressure === $flow->step->process && null !== $pot && null !== $fire) {
+            return (new PressureTime($this->kitchen, $this->larder))->minutes(
+                $flow,
+                $pot,
+                $this->onFire->leastMinutes($flow, $pot, $fire),
+                $account,
+            );
+        }
         if (\in_array($time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)) {
             $minutes = $this->byRecipe($flow, $pot, $scale, $fire, $account);
 
@@ -316,10 +324,8 @@ final readonly class StepTimer
                 ? null
                 : $this->kitchen->toolFor($flow->step->process)?->loads($flow->taken->massGrams(), $pieces);
 
-        return $pot->frying->loads
-            ?? $own
-            ?? $pot?->layer($flow)->loads
-            ?? $flow->step->work->time->loads?->number($flow->taken->massGrams(), $pieces)
-            ?? 1;
+        return $pot->frying->loads ??
+            ($own ??
+                ($pot?->layer($flow)->loads ?? ($flow->step->work->time->loads?->number($flow->taken->massGrams(), $pieces) ?? 1)));
     }
 }
