@@ -8,7 +8,13 @@ use App\Export\PdfPrinter;
 use App\Export\PlanCalendar;
 use App\Export\PlanCsv;
 use App\Export\PlanJson;
+use App\Service\OpenFeast;
+use FeastLadle\Cards\CardMaker;
 use FeastLadle\Explaining\ClockChange;
+use FeastLadle\Explaining\StopSign;
+use FeastLadle\Explaining\StopSigns;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,7 +26,7 @@ final class RunSheetPapersController extends StationController
     private const ID = ['id' => '[1-9]\d{0,8}'];
 
     #[Route('/feasts/{id}/run-sheet.pdf', name: 'run_sheet_pdf', requirements: self::ID, methods: ['GET'])]
-    public function wall(int $id, Request $request, PdfPrinter $printer): Response
+    public function wall(int $id, Request $request, PdfPrinter $printer, Larder $larder): Response
     {
         $open = $this->desk->open($id);
         $person = $request->query->getString('person');
@@ -34,6 +40,11 @@ final class RunSheetPapersController extends StationController
             }
         }
 
+        $ready = [];
+        foreach ([] === $strips ? [] : $plan->steps as $step) {
+            $ready[$step->activity] = CardMaker::readyFor($step->dish, $step->step);
+        }
+
         return $printer->print(
             $request->query->has('strips') ? 'paper/strips.html.twig' : 'paper/wall.html.twig',
             [
@@ -41,11 +52,21 @@ final class RunSheetPapersController extends StationController
                 'kitchen' => $open->kitchen,
                 'plan' => $plan,
                 'strips' => $strips,
+                'ready' => array_filter($ready),
+                'stops' => [] === $strips ? [] : $this->stops($open, $plan, $larder),
                 'clocks' => ClockChange::during($plan, $open->feast->timeZone),
             ],
             $request,
             $open->feast->name.' run sheet',
         );
+    }
+
+    /** @return array<string, StopSign> by the activity after which it waits */
+    private function stops(OpenFeast $open, Plan $plan, Larder $larder): array
+    {
+        $signs = (new StopSigns($larder))->of($plan, $open->feast, $open->kitchen);
+
+        return array_combine(array_map(static fn (StopSign $s): string => $s->at->activity, $signs), $signs);
     }
 
     #[Route('/feasts/{id}/run-sheet.ics', name: 'run_sheet_ics', requirements: self::ID, methods: ['GET'])]

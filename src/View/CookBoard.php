@@ -6,8 +6,12 @@ namespace App\View;
 
 use App\Service\CookingDay;
 use App\Service\OpenFeast;
+use FeastLadle\Cards\CardMaker;
+use FeastLadle\Cards\Ready;
 use FeastLadle\Explaining\CarriedOver;
 use FeastLadle\Explaining\CutTimes;
+use FeastLadle\Explaining\StopSign;
+use FeastLadle\Explaining\StopSigns;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Safety\Caution;
@@ -22,7 +26,8 @@ use Symfony\Component\Uid\Uuid;
  * The board of the cooking day: for each person what to do now and what comes next; what stands by itself; what is done.
  *
  * @phpstan-type Card array{step: PlannedStep, client: string, due: bool, overdue: bool, cautions: list<Caution>,
- *     cuts: list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null}
+ *     cuts: list<array{window: CutWindow, from: \DateTimeImmutable, to: \DateTimeImmutable|null}>, goesOn: int|null,
+ *     ready: Ready|null, stop: StopSign|null}
  */
 final readonly class CookBoard
 {
@@ -41,6 +46,10 @@ final readonly class CookBoard
     {
         $done = $this->day->done($open->record);
         $now = $this->clock->now()->setTimezone($open->feast->timeZone);
+        $stops = [];
+        foreach ((new StopSigns($this->larder))->of($plan, $open->feast, $open->kitchen) as $sign) {
+            $stops[$sign->at->activity] = $sign;
+        }
         $people = [];
         foreach ($open->kitchen->people as $person) {
             $mine = array_values(
@@ -57,7 +66,7 @@ final readonly class CookBoard
                 $mine,
                 static fn (PlannedStep $s): bool => $s->startMinute <= $mine[0]->startMinute || $s->start <= $now,
             );
-            $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen), $current));
+            $together = array_values(array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen, $stops), $current));
             $people[] = [
                 'id' => $person->id,
                 'name' => $person->name,
@@ -85,14 +94,18 @@ final readonly class CookBoard
             'now' => $now,
             'begun' => [] !== $plan->steps && $now >= $plan->steps[0]->start->modify('-15 minutes'),
             'people' => $people,
-            'alone' => array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen), $alone),
+            'alone' => array_map(fn (PlannedStep $s): array => $this->card($s, $now, $open->kitchen, $stops), $alone),
             'done' => $finished,
             'left' => \count($plan->steps) - \count($finished),
         ];
     }
 
-    /** @return Card */
-    private function card(PlannedStep $step, \DateTimeImmutable $now, Kitchen $kitchen): array
+    /**
+     * @param array<string, StopSign> $stops by activity
+     *
+     * @return Card
+     */
+    private function card(PlannedStep $step, \DateTimeImmutable $now, Kitchen $kitchen, array $stops): array
     {
         return [
             'step' => $step,
@@ -106,6 +119,8 @@ final readonly class CookBoard
             ),
             'cuts' => (new CutTimes($this->larder))->of($step, $kitchen),
             'goesOn' => CarriedOver::seconds($step, $kitchen),
+            'ready' => CardMaker::readyFor($step->dish, $step->step),
+            'stop' => $stops[$step->activity] ?? null,
         ];
     }
 

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\View;
 
 use App\Service\OpenFeast;
+use FeastLadle\Cards\CardMaker;
+use FeastLadle\Cards\Ready;
 use FeastLadle\Explaining\StepAccount;
 use FeastLadle\Explaining\StepPlace;
 use FeastLadle\Explaining\StepPlaces;
+use FeastLadle\Explaining\StopSign;
+use FeastLadle\Explaining\StopSigns;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
@@ -30,7 +34,7 @@ final readonly class StepPage
 
     /**
      * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>,
-     *     cautions: list<Caution>, around: Around}|null null when the plan has no such step
+     *     cautions: list<Caution>, around: Around, ready: Ready|null, stop: StopSign|null}|null null when the plan has no such step
      */
     public function of(string $id, Plan $plan, OpenFeast $open): ?array
     {
@@ -49,7 +53,20 @@ final readonly class StepPage
                         $open->kitchen->vessels[$step->vessels[0] ?? '']->emptyKg ?? null,
                     ),
                     'around' => $this->around($step, $plan),
+                    'ready' => CardMaker::readyFor($step->dish, $step->step),
+                    'stop' => $this->stop($step, $plan, $open),
                 ];
+            }
+        }
+
+        return null;
+    }
+
+    private function stop(PlannedStep $step, Plan $plan, OpenFeast $open): ?StopSign
+    {
+        foreach ((new StopSigns($this->larder))->of($plan, $open->feast, $open->kitchen) as $sign) {
+            if ($sign->at->activity === $step->activity) {
+                return $sign;
             }
         }
 

@@ -8,6 +8,8 @@ use FeastLadle\Diet\Sources;
 use FeastLadle\Feast\Box;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Keeping;
+use FeastLadle\Recipe\KeepingPlace;
 
 /** What a kind of gift box comes to: its weight, who must not eat from it, how long packing takes, and until when it is good. */
 final readonly class BoxCount
@@ -85,5 +87,25 @@ final readonly class BoxCount
             fn (array $part): array => ['dish' => $part['dish'], 'amount' => $part['amount'] * $this->box->count],
             $this->contents,
         );
+    }
+
+    /** How the box is kept: as the one of its sweets that wants the cold, else as the one that keeps shortest. */
+    public function keptAs(): ?Keeping
+    {
+        $kept = null;
+        foreach ($this->contents as $content) {
+            $keeping = $content['dish']->dish->recipe->keptAs();
+            if (null !== $keeping && (null === $kept || self::rank($keeping) < self::rank($kept))) {
+                $kept = $keeping;
+            }
+        }
+
+        return $kept;
+    }
+
+    /** @return array{int, int} */
+    private static function rank(Keeping $keeping): array
+    {
+        return [KeepingPlace::Cold === $keeping->place ? 0 : 1, $keeping->minutes];
     }
 }

@@ -6,6 +6,7 @@ namespace FeastLadle\Amounts;
 
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Recipe\Manner;
 use FeastLadle\Words\Sentence;
 
 /** A bowl as it is measured out, rounded for this kitchen; a reserve bowl stands by and may be left over. */
@@ -23,7 +24,26 @@ final readonly class MeasuredBowl
         public float $exponent = 1.0,
         public float $boilsOff = 0.0,
         public float $boilsOffAsWritten = 0.0,
+        public ?Manner $manner = null,
     ) {
+    }
+
+    /** Parts in which it goes in, 1 for all at once. */
+    public function parts(): int
+    {
+        return max(1, $this->manner->parts ?? 1);
+    }
+
+    /** Grams of each part. */
+    public function partGrams(): float
+    {
+        return $this->grams / $this->parts();
+    }
+
+    /** What decides how much of a reserve goes in; empty where nobody said. */
+    public function decides(): string
+    {
+        return $this->reserve ? $this->manner->decides ?? '' : '';
     }
 
     /** A share of it, worded anew. */
@@ -43,6 +63,7 @@ final readonly class MeasuredBowl
             $this->exponent,
             $share * $this->boilsOff,
             $this->boilsOffAsWritten,
+            $this->manner,
         );
     }
 }

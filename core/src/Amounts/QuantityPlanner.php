@@ -277,6 +277,7 @@ final readonly class QuantityPlanner
                     $bowl->exponent,
                     $bowl->boilsOff,
                     $bowl->boilsOffAsWritten,
+                    $bowl->manner,
                 );
                 if ($bowl->reserve > 0) {
                     // The reserve is bought and stands ready, whether or not it goes in.
@@ -289,6 +290,7 @@ final readonly class QuantityPlanner
                         $writer->byCup($ingredient, $grams),
                         $bowl->how,
                         true,
+                        manner: $bowl->manner,
                     );
                 }
             }

@@ -35,19 +35,33 @@ final class CardMaker
         return $cards;
     }
 
-    /** @return list<CardStep> */
-    private static function steps(PlannedDish $planned, bool $once): array
+    /** What must stand there before a step is begun; null where it may be left. */
+    public static function readyFor(PlannedDish $planned, Step $step): ?Ready
     {
-        $recipe = $planned->dish->recipe;
+        return self::neverLeft($step) ? self::ready($planned, $step, self::numbered($planned, $step->work->once)) : null;
+    }
+
+    /** @return array<string, list<CardBowl>> by step, numbered in the order in which they enter */
+    private static function numbered(PlannedDish $planned, bool $once): array
+    {
         $numbers = [];
         $next = 1;
-        foreach ($recipe->steps as $step) {
+        foreach ($planned->dish->recipe->steps as $step) {
             if ($step->work->once === $once) {
                 foreach ($planned->bowls[$step->id] ?? [] as $bowl) {
                     $numbers[$step->id][] = new CardBowl($next++, $bowl);
                 }
             }
         }
+
+        return $numbers;
+    }
+
+    /** @return list<CardStep> */
+    private static function steps(PlannedDish $planned, bool $once): array
+    {
+        $recipe = $planned->dish->recipe;
+        $numbers = self::numbered($planned, $once);
         $steps = [];
         foreach ($recipe->steps as $step) {
             $ready = $step->work->once === $once && self::neverLeft($step) ? self::ready($planned, $step, $numbers) : null;

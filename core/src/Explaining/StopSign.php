@@ -6,6 +6,7 @@ namespace FeastLadle\Explaining;
 
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Recipe\EatingWay;
+use FeastLadle\Solving\PlannedStep;
 
 /**
  * How loose a dish must be at the stove to be right when it is eaten: what its grain will still drink and its pot still lose in the wait.
@@ -14,12 +15,13 @@ use FeastLadle\Recipe\EatingWay;
 final readonly class StopSign
 {
     /**
-     * @param float $waitMinutes from ready until the last sitting begins
-     * @param float $moreMm      how much higher than "right" it stands at the stove
+     * @param PlannedStep $at          after which it waits; of several rounds the one whose food waits longest
+     * @param float       $waitMinutes from its end until the last who eat of it begin
+     * @param float       $moreMm      how much higher than "right" it stands at the stove
      */
     public function __construct(
         public PlannedDish $dish,
-        public string $step,
+        public PlannedStep $at,
         public float $waitMinutes,
         public float $drinksGrams,
         public float $losesGrams,

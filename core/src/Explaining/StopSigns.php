@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace FeastLadle\Explaining;
 
+use FeastLadle\Amounts\BatchFlow;
+use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Evaporation;
 use FeastLadle\Heat\OpenPot;
 use FeastLadle\Keeping\Thickening;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\StepKey;
 use FeastLadle\Recipe\ServingWay;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 
 /** Stop signs for the dishes of a plan that thicken while they wait. */
 final readonly class StopSigns
@@ -30,57 +34,76 @@ final readonly class StopSigns
     {
     }
 
-    /** @return list<StopSign> */
+    /** @return list<StopSign> one for each sweet that thickens, for the longest wait of its rounds, in the vessel it stands in then */
     public function of(Plan $plan, Feast $feast, Kitchen $kitchen): array
     {
         $signs = [];
-        foreach ($plan->timings as $id => $timing) {
-            $planned = $plan->quantities->dishes[$id];
-            $recipe = $planned->dish->recipe;
-            $thickens = null;
-            foreach ($recipe->steps as $step) {
-                $thickens = true === $step->gives->keeping?->thickens ? $step : $thickens;
+        foreach (array_keys($plan->timings) as $id) {
+            $sign = $this->ofDish($id, $plan, $feast, $kitchen);
+            if (null !== $sign) {
+                $signs[] = $sign;
             }
-            $wait = max(0.0, ($feast->lastMoment()->at->getTimestamp() - $timing->ready->getTimestamp()) / 60);
-            if (null === $thickens || ServingWay::Cold === $recipe->serving) {
-                continue;
-            }
-            $flow = $planned->batchPlan->ledger->flow($thickens->id);
-            $times = $thickens->work->times($planned->batchPlan->batches);
-            $drinks = 0.0;
-            foreach ($flow->gives->grams as $ingredient => $grams) {
-                $thing = $this->larder->get($ingredient);
-                $drinks +=
-                    $thing->composition->starch >= self::STARCHY
-                        ? Thickening::drunkGrams(
-                            $grams * $times,
-                            $wait,
-                            ($thing->water->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
-                        )
-                        : 0.0;
-            }
-            $pot = $planned->batchPlan->potOfStep()[$thickens->id] ?? null;
-            $depth = $pot?->vessel()->shape->depthMm($flow->gives->volumeMl($this->larder)) ?? 0.0;
-            $loses =
-                null === $pot
-                    ? 0.0
-                    : (1000 *
-                            $times *
-                            Evaporation::kgPerHour(
-                                self::WAITING_CELSIUS,
-                                $pot->vessel()->shape->surfaceM2($depth),
-                                OpenPot::LID_ON,
-                                $kitchen->climate,
-                            ) *
-                            $wait) /
-                        60;
-            $higher =
-                null === $pot
-                    ? 0.0
-                    : $pot->vessel()->shape->depthMm($flow->gives->volumeMl($this->larder) + ($drinks + $loses) / $times) - $depth;
-            $signs[] = new StopSign($planned, $thickens->title, $wait, $drinks, $loses, $higher, $flow->gives->massGrams() * $times);
         }
 
         return $signs;
+    }
+
+    private function ofDish(string $id, Plan $plan, Feast $feast, Kitchen $kitchen): ?StopSign
+    {
+        $planned = $plan->quantities->dishes[$id];
+        $recipe = $planned->dish->recipe;
+        $thickens = null;
+        foreach ($recipe->steps as $step) {
+            $thickens = true === $step->gives->keeping?->thickens ? $step : $thickens;
+        }
+        if (null === $thickens || ServingWay::Cold === $recipe->serving) {
+            return null;
+        }
+        $at = [];
+        foreach ($plan->steps as $step) {
+            $at[$step->activity] = $step;
+        }
+        $rounds = BatchFlow::of($feast, $planned);
+        $wait = 0.0;
+        $of = null;
+        foreach ($rounds->rounds($thickens) as $round) {
+            $step = $at[(new StepKey($id, $round, $thickens->id))->id()] ?? null;
+            if (null !== $step) {
+                $minutes = max(0.0, ($rounds->wave($round)->until->getTimestamp() - $step->end->getTimestamp()) / 60);
+                [$wait, $of] = null === $of || $minutes > $wait ? [$minutes, $step] : [$wait, $of];
+            }
+        }
+
+        return null === $of ? null : $this->sign($planned, $of, $wait, $kitchen);
+    }
+
+    private function sign(PlannedDish $planned, PlannedStep $at, float $wait, Kitchen $kitchen): StopSign
+    {
+        $flow = $planned->batchPlan->ledger->flow($at->step->id);
+        $drinks = 0.0;
+        foreach ($flow->gives->grams as $ingredient => $grams) {
+            $thing = $this->larder->get($ingredient);
+            $drinks +=
+                $thing->composition->starch >= self::STARCHY
+                    ? Thickening::drunkGrams(
+                        $grams,
+                        $wait,
+                        ($thing->water->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
+                    )
+                    : 0.0;
+        }
+        $shape = ($kitchen->vessels[$at->vessels[0] ?? ''] ?? null)?->shape;
+        $ml = $flow->gives->volumeMl($this->larder);
+        $depth = $shape?->depthMm($ml) ?? 0.0;
+        $loses =
+            null === $shape
+                ? 0.0
+                : (1000 *
+                        Evaporation::kgPerHour(self::WAITING_CELSIUS, $shape->surfaceM2($depth), OpenPot::LID_ON, $kitchen->climate) *
+                        $wait) /
+                    60;
+        $higher = null === $shape ? 0.0 : $shape->depthMm(min($shape->brimfulMl(), $ml + $drinks + $loses)) - $depth;
+
+        return new StopSign($planned, $at, $wait, $drinks, $loses, $higher, $flow->gives->massGrams());
     }
 }

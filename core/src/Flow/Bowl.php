@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
+use FeastLadle\Recipe\Manner;
+
 /** One measured bowl: an ingredient, how much of it for sure and in reserve, how it goes in, and what it grew from. */
 final readonly class Bowl
 {
@@ -16,6 +18,7 @@ final readonly class Bowl
         public float $exponent = 1.0,
         public float $boilsOff = 0.0,
         public float $boilsOffAsWritten = 0.0,
+        public ?Manner $manner = null,
     ) {
     }
 }

@@ -70,7 +70,7 @@ final readonly class Ledger
                     $taken = $taken->plus(self::fromBase($recipe, $take->base, $grams, $larder, $climate), $larder);
                     if ($recipe->buys($take->base)) {
                         $base = $recipe->bases[$take->base]->base;
-                        $bowls[] = new Bowl((string) $base?->bought, $grams * ($base->ratio ?? 1.0), $take->how);
+                        $bowls[] = new Bowl((string) $base?->bought, $grams * ($base->ratio ?? 1.0), $take->how, manner: $take->manner);
                     } else {
                         $bases[$take->base] = ($bases[$take->base] ?? 0.0) + $grams;
                     }
@@ -93,6 +93,7 @@ final readonly class Ledger
                         $take->exponent,
                         $away,
                         $take->boilsOff,
+                        $take->manner,
                     );
                 }
             }

@@ -102,6 +102,21 @@ final readonly class Recipe
         return array_map($work, $this->steps) == array_map($work, $other->steps);
     }
 
+    /** How the finished dish is kept: as its last step says, or the one before it that says anything. */
+    public function keptAs(): ?Keeping
+    {
+        $step = $this->last();
+        for ($left = \count($this->steps); $left > 0; --$left) {
+            $source = $step->takes[0]->fromStep ?? null;
+            if (null !== $step->gives->keeping || null === $source || !isset($this->steps[$source])) {
+                break;
+            }
+            $step = $this->steps[$source];
+        }
+
+        return $step->gives->keeping;
+    }
+
     /** Whether a base that it takes is bought, not made. */
     public function buys(string $base): bool
     {

@@ -9,6 +9,7 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Modelling\StepKey;
+use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Step;
 
 /** A step with its place in the plan. */
@@ -48,6 +49,16 @@ final readonly class PlannedStep
     public function minutes(): int
     {
         return $this->endMinute - $this->startMinute;
+    }
+
+    /** When a minute inside the step comes: by the recipe's own minutes, or in proportion where the step takes longer here. */
+    public function at(int $minute): \DateTimeImmutable
+    {
+        $likely = $this->step->work->time->likelyMinutes;
+        $grows = \in_array($this->step->work->time->growth, [Growth::Mass, Growth::Roast], true) && $likely > 0;
+        $after = min($this->minutes(), $grows ? (int) round(($minute * $this->minutes()) / $likely) : $minute);
+
+        return $this->start->modify('+'.$after.' minutes');
     }
 
     /** Days from a date, in the feast's own zone: −1 is the day before. */

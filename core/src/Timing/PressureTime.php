@@ -46,8 +46,7 @@ final readonly class PressureTime
         $at = $this->atPressure($flow);
         $falling = $this->falling($flow, $pot);
         $account?->say(
-            'Closed, all in it is hot at {celsius} °C after {warming} min; {at} min at pressure by what is in it; then it falls by itself '
-                .'for {falling} min.',
+            'Closed, all in it is hot at {celsius} °C after {warming} min; …',
             [
                 'celsius' => round($this->kitchen->climate->boilingCelsius() + self::ABOVE_BOIL_K),
                 'warming' => round($warming),
