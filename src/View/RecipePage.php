@@ -23,13 +23,11 @@ use FeastLadle\Words\Sentence;
  *
  * @phpstan-import-type Node from FlowDrawing
  * @phpstan-import-type Stream from FlowDrawing
- * @phpstan-import-type Line from Reckoning
- *
  * @phpstan-type BowlRow array{name: string, amount: Sentence, byCup: Sentence|null, how: string, parts: int, atMinute: int|null,
  *     reserve: Sentence|null, decides: string}
  * @phpstan-type SourceRow array{title: string, of: Sentence|null, how: string, parts: int, wants: Sentence|null, base: string|null}
  * @phpstan-type StepRow array{step: Step, bowls: list<BowlRow>, sources: list<SourceRow>, outputs: list<array{name: string,
- *     grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Line>}
+ *     grams: float, waste: bool}>, gives: float, pieces: int, cautions: list<Caution>, reckoning: list<Sentence>}
  */
 final readonly class RecipePage
 {
@@ -50,7 +48,7 @@ final readonly class RecipePage
      *
      * @return array{made: float, unit: Sentence, factor: float, flow: array{width: float, height: float, nodes: list<Node>,
      *     streams: list<Stream>}, findings: list<Finding>, yield: Sentence, steps: list<StepRow>, allergens: list<string>,
-     *     addedSugar: float}
+     *     addedSugar: float, bought: string|null, money: string} bought: what stands for it, where others take from it
      */
     public function of(Recipe $recipe, Kitchen $kitchen, ?float $wanted = null): array
     {
@@ -69,6 +67,8 @@ final readonly class RecipePage
             'steps' => array_values(
                 array_map(fn (StepFlow $flow): array => $this->step($recipe, $flow, $factor, $writer, $kitchen), $ledger->flows),
             ),
+            'bought' => null === $recipe->base?->bought ? null : $this->larder->get($recipe->base->bought)->name,
+            'money' => $kitchen->storeroom->currency,
             'allergens' => (new Sources($this->larder))->allergens($recipe),
             'addedSugar' => ($ledger->flow($recipe->lastStep)->gives->addedSugarGrams($this->larder) * $recipe->portion->amount) /
                 max(1e-9, $counts ? $ledger->flow($recipe->lastStep)->gives->pieces : $ledger->flow($recipe->lastStep)->gives->massGrams()),
@@ -106,6 +106,10 @@ final readonly class RecipePage
         $outputs = [];
         foreach ($flow->step->gives->outputs as $output) {
             $outputs[] = ['name' => $output->called(), 'grams' => $flow->outputs[$output->id]->massGrams(), 'waste' => $output->waste];
+        }
+
+        if ($flow->waste > 0 && '' !== $flow->step->gives->leaving->what) {
+            $outputs[] = ['name' => $flow->step->gives->leaving->what, 'grams' => $flow->waste, 'waste' => true];
         }
 
         return [

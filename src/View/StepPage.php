@@ -22,8 +22,6 @@ use FeastLadle\Words\Sentence;
 /**
  * All there is to tell about one step of a plan: how long and why, why then, what goes in, what stands in the vessel.
  *
- * @phpstan-import-type Line from Reckoning
- *
  * @phpstan-type Around array{before: list<PlannedStep>, after: list<PlannedStep>}
  */
 final readonly class StepPage
@@ -33,7 +31,7 @@ final readonly class StepPage
     }
 
     /**
-     * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Line>,
+     * @return array{step: PlannedStep, account: list<Sentence>, place: StepPlace|null, vessel: list<Sentence>,
      *     cautions: list<Caution>, around: Around, ready: Ready|null, stop: StopSign|null}|null null when the plan has no such step
      */
     public function of(string $id, Plan $plan, OpenFeast $open): ?array
