@@ -30,7 +30,7 @@ final class Rooms
         'Recipe' => ['Document', 'Heat', 'Larder', 'Measure', 'Schools', 'Syrup', 'Vessel', 'Words'],
         'Portion' => ['Recipe'],
         'Flow' => ['Heat', 'Keeping', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
-        'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Words'],
+        'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Syrup', 'Words'],
         'Kitchen' => ['Document', 'Heat', 'Measure', 'Recipe', 'Vessel', 'Words'],
         'Stores' => ['Kitchen', 'Larder'],
         'Feast' => ['Document', 'Kitchen', 'Portion', 'Recipe', 'Schools'],

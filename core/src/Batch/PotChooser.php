@@ -245,7 +245,7 @@ final readonly class PotChooser
         foreach ($choice->run->flows as $flow) {
             $target = match ($flow->step->work->time->growth) {
                 Growth::BoilOff => Reducing::LEAST_CELSIUS,
-                Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
+                Growth::WarmUp => $flow->warmsTo($this->kitchen->climate->boilingCelsius()),
                 default => null,
             };
             if (null === $target) {

@@ -6,6 +6,7 @@ namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\StepFlow;
+use FeastLadle\Heat\Climate;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\KeepingPlace;
@@ -122,6 +123,11 @@ final readonly class WarmthCheck implements Check
         // A step that ends at a temperature is led to it; without a flame only what comes of it counts.
         $led = Flame::None === $flow->step->work->flame || TargetKind::Celsius === $flow->step->work->target->kind;
         $hottest = $led ? $flow->gives->celsius : $flow->peakCelsius;
+        if (Flame::None !== $flow->step->work->flame && $flow->step->process->facts()->isThin()) {
+            // As the recipe says; the plan leads it below what it stands.
+            $boil = Climate::usual()->boilingCelsius();
+            $hottest = TargetKind::Celsius === $flow->step->work->target->kind ? min($boil, $flow->step->work->target->value) : $boil;
+        }
         foreach ($flow->taken->grams as $id => $grams) {
             $ingredient = $this->larder->get($id);
             if (null !== $ingredient->mostCelsius && $grams > 0 && $hottest > $ingredient->mostCelsius + 0.5) {

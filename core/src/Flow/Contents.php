@@ -141,6 +141,20 @@ final readonly class Contents
         return min($held, $this->waterGrams($larder));
     }
 
+    /** Above so many °C the weakest of what it is mostly made of splits; null where nothing does. */
+    public function splitsAbove(Larder $larder): ?float
+    {
+        $most = null;
+        foreach ($this->grams as $id => $grams) {
+            $own = $larder->get($id)->mostCelsius;
+            if (null !== $own && $grams > self::MUCH * array_sum($this->grams)) {
+                $most = min($most ?? $own, $own);
+            }
+        }
+
+        return $most;
+    }
+
     /** Whether grain or pulse that wants cooking soft is in it, and water to do it. */
     public function holdsGrain(Larder $larder): bool
     {

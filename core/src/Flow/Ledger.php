@@ -210,9 +210,11 @@ final readonly class Ledger
         if (null !== $step->gives->pieces && Process::DeepFry !== $step->process) {
             $gives = $gives->withPieces($gives->massGrams() / $step->gives->pieces->grams);
         }
-        $peak = self::peakCelsius($step, $taken, $boiling);
+        // What splits at the boil is led below it; in a crust or a stiff mass it no longer matters.
+        $most = $step->process->facts()->isThin() ? $taken->splitsAbove($larder) ?? \INF : \INF;
+        $peak = min($most, self::peakCelsius($step, $taken, $boiling));
         $end = match (true) {
-            TargetKind::Celsius === $step->work->target->kind => $step->work->target->value,
+            TargetKind::Celsius === $step->work->target->kind => min($most, $step->work->target->value),
             Flame::None !== $step->work->flame => $peak,
             $step->process->facts()->coolsToRoom => $room,
             default => $taken->celsius,

@@ -52,6 +52,12 @@ final readonly class StepFlow
     ) {
     }
 
+    /** °C that a warming ends at: the target, the boil of this place, or what the food stands. */
+    public function warmsTo(float $boilingCelsius): float
+    {
+        return min($this->step->work->target->value, $boilingCelsius, max($this->gives->celsius, $this->taken->celsius));
+    }
+
     /** The most heat that it stands at the bottom: by what is done, and for boiling by what really is in the pot. */
     public function heatCap(Larder $larder): HeatCap
     {

@@ -16,6 +16,8 @@ enum Danger: string
     case Pressure = 'pressure';
     case Lifting = 'lifting';
     case Lukewarm = 'lukewarm';
+    case HotDough = 'hot-dough';
+    case Curdles = 'curdles';
     case Choking = 'choking';
     case Honey = 'honey';
     case Law = 'law';

@@ -127,6 +127,30 @@ final readonly class ScheduleBuilder
         );
     }
 
+    /** A drink of plants that stands in for milk is not boiled down like it. */
+    private function reducesWhatSplits(PlannedDish $planned): ?Obstacle
+    {
+        foreach ($planned->batchPlan->ledger->flows as $flow) {
+            $most = $flow->taken->splitsAbove($this->larder);
+            if (null === $most || Growth::BoilOff !== $flow->step->work->time->growth || $flow->waterOff <= 0.0) {
+                continue;
+            }
+            foreach (array_keys($flow->taken->grams) as $id) {
+                if ($this->larder->get($id)->mostCelsius === $most) {
+                    return new Obstacle(
+                        $planned->dish->id,
+                        '"{step}" would boil {name} down, which splits above {most} °C. Take another way of the recipe, or another sweet.',
+                        ['step' => $flow->step->title, 'name' => $this->larder->get($id)->name, 'most' => round($most)],
+                        ObstacleKind::Heat,
+                        $flow->step->id,
+                    );
+                }
+            }
+        }
+
+        return null;
+    }
+
     private function dish(PlannedDish $planned, StepActivities $activities, StepLinks $links, VesselHolds $holds): void
     {
         $dish = $planned->dish;
@@ -147,6 +171,12 @@ final readonly class ScheduleBuilder
 
                 return;
             }
+        }
+        $splits = $this->reducesWhatSplits($planned);
+        if (null !== $splits) {
+            $this->parts->obstacles[] = $splits;
+
+            return;
         }
         $heated = new HeatedWet($dish->recipe, $planned->batchPlan->ledger, $this->larder);
         $found = $this->stepNeeds->of($planned);

@@ -39,6 +39,9 @@ final readonly class StepNeeds
     /** Before the id of a tool: it may be called as a vessel is. */
     public const TOOL = 'tool:';
 
+    /** A fire that takes so many times as long as the best is no choice where others wait beside it. */
+    private const MUCH_SLOWER = 1.25;
+
     public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private StepTimer $timer)
     {
     }
@@ -137,6 +140,8 @@ final readonly class StepNeeds
             if (null === $take->fromStep || !$take->manner->straightOn) {
                 continue;
             }
+            // Whoever takes up the loads waits for the slowest fire there may be: those that are much slower are left out.
+            $needs[$take->fromStep] = array_map(self::withoutTheSlow(...), $needs[$take->fromStep]);
             $first = $this->firstLoad($planned, $take->fromStep, $pots, $ranges);
             $longest = max([
                 $ranges[$take->fromStep]->likely,
@@ -157,6 +162,25 @@ final readonly class StepNeeds
                 $needs[$step->id],
             );
         }
+    }
+
+    private static function withoutTheSlow(Need $need): Need
+    {
+        if ([] === $need->durations) {
+            return $need;
+        }
+        $most = self::MUCH_SLOWER * min($need->durations);
+        $quick = array_filter($need->durations, static fn (int $minutes): bool => $minutes <= $most);
+
+        return \count($quick) < $need->count
+            ? $need
+            : new Need(
+                array_values(array_filter($need->from, static fn (string $r): bool => isset($quick[$r]))),
+                $need->count,
+                $need->units,
+                $quick,
+                $need->sameAs,
+            );
     }
 
     /**

@@ -66,4 +66,10 @@ final readonly class ProcessFacts
         public array $becomes = [],
     ) {
     }
+
+    /** Whether it is done in a thin liquid: what splits when it boils does so here, not in a crust or a stiff mass. */
+    public function isThin(): bool
+    {
+        return HeatCap::Milk === $this->cap || HeatCap::ThinPudding === $this->cap;
+    }
 }

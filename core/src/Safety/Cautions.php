@@ -10,6 +10,8 @@ use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\Origin;
 use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Syrup\Sweetener;
 
 /**
  * The cautions of a step, from what is done in it and from what is really in the vessel: they can't be forgotten by whoever
@@ -25,6 +27,13 @@ final readonly class Cautions
     private const FAT_SHARE = 0.12;
     private const BOIL_CELSIUS = 92.0;
     private const SCALDS_CELSIUS = 70.0;
+
+    /** A hand that kneads or rolls is burnt from here on; usual advice. */
+    private const BURNS_CELSIUS = 55.0;
+    private const BY_HAND = [Process::Knead, Process::Shape, Process::Press, Process::Part];
+
+    private const WET_MILK = 0.6;
+    private const MUCH_MILK = 0.1;
 
     public function __construct(private Larder $larder)
     {
@@ -70,8 +79,8 @@ final readonly class Cautions
                 Danger::Pressure === $danger,
                 new Caution(
                     Danger::Pressure,
-                    'Never fill above the mark, rice and pulse only half; keep the vent clear, and open when the pressure has fallen '
-                        .'by itself.',
+                    'Never fill above the mark, rice and pulse only half; keep the vent clear, and open when the pressure has fallen '.
+                        'by itself.',
                 ),
             ],
             [
@@ -89,12 +98,38 @@ final readonly class Cautions
                 Danger::BoilOver === $danger && $hottest >= self::BOIL_CELSIUS && Flame::None !== $step->work->flame,
                 new Caution(
                     Danger::BoilOver,
-                    'It climbs fast once it simmers: leave headroom, and stay with it from the first bubbles at the rim.',
+                    AttentionKind::Watch === $step->work->attention->kind
+                        ? 'It climbs fast when it comes to the boil: leave headroom, be there for the first bubbles, then look in.'
+                        : 'It climbs fast once it simmers: leave headroom, and stay with it from the first bubbles at the rim.',
                 ),
             ],
             [
                 Danger::Splash === $danger && $flow->taken->celsius >= self::SCALDS_CELSIUS,
                 new Caution(Danger::Splash, 'Hot liquid onto hot grain spits. Long sleeve, pour low and in parts, keep children away.'),
+            ],
+            [
+                \in_array($step->process, self::BY_HAND, true) && $flow->taken->celsius >= self::BURNS_CELSIUS,
+                new Caution(
+                    Danger::HotDough,
+                    'It comes at about {celsius} °C, too hot for bare hands: wait a little, gloves or greased palms, a small piece '
+                        .'first.',
+                    ['celsius' => round($flow->taken->celsius)],
+                ),
+            ],
+            [
+                Flame::None !== $step->work->flame && $this->curdles($flow),
+                new Caution(
+                    Danger::Curdles,
+                    'Dark sugar is sour: into boiling milk it curdles. Take the milk off the flame first, and the dark sugar lukewarm.',
+                ),
+            ],
+            [
+                Flame::None !== $step->work->flame
+                && $step->process->facts()->isThin()
+                && null !== $flow->taken->splitsAbove($this->larder),
+                new Caution(Danger::Curdles, 'It splits above {most} °C: keep it below, by the thermometer.', [
+                    'most' => round($flow->taken->splitsAbove($this->larder) ?? 0.0),
+                ]),
             ],
             [Danger::Spatter === $danger, new Caution(Danger::Spatter, 'The thick mass spits. Cover the arm, use a long spoon.')],
             [
@@ -104,6 +139,19 @@ final readonly class Cautions
         ];
 
         return array_column(array_filter($known, static fn (array $row): bool => $row[0]), 1);
+    }
+
+    /** Milk with water in it that boils, and jaggery or the like that is stirred in. */
+    private function curdles(StepFlow $flow): bool
+    {
+        $dark = $milk = 0.0;
+        foreach ($flow->taken->grams as $id => $grams) {
+            $ingredient = $this->larder->get($id);
+            $dark += Sweetener::Jaggery === $ingredient->composition->boilsAs ? $grams : 0.0;
+            $milk += Origin::Dairy === $ingredient->caveats->diet && $ingredient->composition->water > self::WET_MILK ? $grams : 0.0;
+        }
+
+        return $dark > 0.0 && $milk > self::MUCH_MILK * $flow->taken->massGrams() && $flow->peakCelsius >= self::BOIL_CELSIUS;
     }
 
     /** @return list<Caution> */

@@ -79,7 +79,7 @@ final readonly class FireTimes
     public function wantsLid(StepFlow $flow, PotChoice $pot, Fire $fire): bool
     {
         $to = match ($flow->step->work->time->growth) {
-            Growth::WarmUp => min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
+            Growth::WarmUp => $flow->warmsTo($this->kitchen->climate->boilingCelsius()),
             Growth::BoilOff => $this->kitchen->climate->boilingCelsius(),
             default => null,
         };

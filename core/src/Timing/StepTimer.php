@@ -90,7 +90,7 @@ final readonly class StepTimer
 
         return match ($flow->step->work->time->growth) {
             Growth::BoilOff => $this->onFire->settlesAt($flow, $pot, $fire) >= $boil - Reducing::NEAR_THE_BOIL_K,
-            Growth::WarmUp => null !== $this->onFire->warmUp($flow, $pot, $fire, min($flow->step->work->target->value, $boil), null),
+            Growth::WarmUp => null !== $this->onFire->warmUp($flow, $pot, $fire, $flow->warmsTo($boil), null),
             Growth::Fixed, Growth::Mass, Growth::Load => $this->boilsWhatItGives($flow)
                 || Process::DeepFry === $flow->step->process
                 || $this->onFire->leastMinutes($flow, $pot, $fire) <= $this->byRecipe($flow, $pot, $scale, null, null)->exact,
@@ -131,7 +131,7 @@ final readonly class StepTimer
                 $flow,
                 $pot,
                 $fire,
-                min($flow->step->work->target->value, $this->kitchen->climate->boilingCelsius()),
+                $flow->warmsTo($this->kitchen->climate->boilingCelsius()),
                 $account,
             ),
             Growth::BoilOff === $time->growth => $this->onFire->boilOff($flow, $pot, $fire, $account),

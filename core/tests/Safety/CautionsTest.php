@@ -5,13 +5,20 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Safety;
 
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\FeastReader;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Heat\Climate;
 use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\LarderReader;
+use FeastLadle\Larder\Without;
+use FeastLadle\Modelling\ObstacleKind;
+use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
+use FeastLadle\Schools\Choices;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -32,6 +39,8 @@ final class CautionsTest extends TestCase
         yield 'honey and babies' => ['five-nectar-mix', 'measure', 1.0, ['honey']];
         yield 'camphor' => ['sweet-pongal', 'finish', 1.0, ['grade']];
         yield 'whole nuts' => ['fried-nuts', 'fry', 1.0, ['hot-fat', 'choking']];
+        yield 'dough kneaded hot' => ['millet-cups', 'knead', 1.0, ['hot-dough']];
+        yield 'balls rolled hot' => ['sesame-balls', 'roll', 1.0, ['hot-dough', 'hot-fat', 'hot-sugar']];
         yield 'nothing at all' => ['gram-honeycomb', 'sieve', 1.0, []];
     }
 
@@ -99,5 +108,50 @@ final class CautionsTest extends TestCase
         sort($found);
         sort($dangers);
         self::assertSame($dangers, $found);
+    }
+
+    public function testDarkSugarIntoBoilingMilkAndPlantMilkAtTheBoilAreSaid(): void
+    {
+        $document = Shipped::document('recipes/sago-milk');
+        $dangers = static function (string $json, Choices $choices = new Choices()): array {
+            $recipe = (new RecipeReader(Shipped::larder()))->read($json, $choices);
+            $cautions = [];
+            foreach (Ledger::follow($recipe, Shipped::larder(), 1.0, 1, Climate::usual())->flows as $flow) {
+                foreach ((new Cautions(Shipped::larder()))->of($flow) as $caution) {
+                    $cautions[] = $caution->sentence->text();
+                }
+            }
+
+            return $cautions;
+        };
+        $json = json_encode($document, \JSON_THROW_ON_ERROR);
+        $curdles = 'Dark sugar is sour: into boiling milk it curdles. Take the milk off the flame first, and the dark sugar lukewarm.';
+        self::assertNotContains($curdles, $dangers($json));
+        \assert(\is_array($document['steps']));
+        $at = array_search('milk', array_column($document['steps'], 'id'), true);
+        self::assertContains($curdles, $dangers(Document::changed($document, [
+            '/steps/'.$at.'/takes/1' => ['ingredient' => 'jaggery', 'grams' => 100],
+        ])));
+        // Oat milk splits above 92 °C.
+        $splits = 'It splits above 92 °C: keep it below, by the thermometer.';
+        self::assertNotContains($splits, $dangers($json));
+        self::assertContains($splits, $dangers($json, new Choices(without: [Without::Dairy])));
+    }
+
+    public function testAPlantMilkIsLedBelowTheBoilAndNotBoiledDown(): void
+    {
+        $plan = static function (string $recipe): Plan {
+            $document = ['dishes' => [['id' => 'it', 'recipe' => $recipe, 'without' => ['dairy']]]] + Shipped::document('feasts/boat-lamp');
+            unset($document['boxes']);
+            $feast = (new FeastReader(Shipped::temple(), Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+
+            return (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::temple());
+        };
+        $warmed = $plan('sago-milk');
+        self::assertSame([], $warmed->obstacles);
+        self::assertEqualsWithDelta(92, $warmed->quantities->dishes['it']->batchPlan->ledger->flow('milk')->gives->celsius, 1e-9);
+        $reduced = $plan('basundi');
+        self::assertSame('reduce', $reduced->obstacles[0]->step);
+        self::assertSame(ObstacleKind::Heat, $reduced->obstacles[0]->kind);
     }
 }
