@@ -44,6 +44,8 @@ final readonly class PlanJson
         $chances = $this->chances($plan);
         $clock = new PlanClock($plan->origin, $feast->timeZone);
         $dishes = new PlanDishes($feast, $plan, $walk, $clock, $chances);
+        $rows = $dishes->all($held);
+        $topUps = $this->topUps($walk);
         $steps = new PlanSteps($plan, $this->larder, $clock, StepPlaces::of($plan, $kitchen));
 
         return json_encode(
@@ -56,23 +58,28 @@ final readonly class PlanJson
                 'word' => $this->word($plan, $chances),
                 'chance' => [] === $chances ? null : round(min($chances), 3),
                 'inTime' => $plan->isOnTime(),
-                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast), $feast->moments),
+                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast, $rows), $feast->moments),
                 'guests' => $this->guests($feast, $kitchen),
-                'dishes' => $dishes->all($held),
+                'dishes' => $rows,
                 'steps' => array_map($steps->step(...), array_values($walk->steps())),
                 'waits' => array_map(fn (Waiting $w): array => $this->wait($w, $clock), $walk->waits()),
                 'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $clock), $held),
-                'jobs' => array_map(
-                    static fn (PlannedJob $j): array => [
+                'jobs' => [] === $plan->jobs ? [] : array_map(
+                    static fn (int $number, PlannedJob $j): array => [
+                        'id' => 'job-'.$number,
                         'name' => $j->name,
                         'start' => $clock->instant($j->start),
                         'end' => $clock->instant($j->end),
                         'fire' => $j->burner,
                         'people' => $j->people,
                     ],
+                    range(1, \count($plan->jobs)),
                     $plan->jobs,
                 ),
-                'stores' => array_map($this->store(...), $plan->quantities->stores),
+                'stores' => array_map(
+                    fn (StoreLine $l): array => $this->store($l, $topUps[$l->ingredient->id] ?? 0.0),
+                    $plan->quantities->stores,
+                ),
                 'fuel' => array_map(
                     static fn (Fuel $f): array => ['fire' => $f->fire, 'minutes' => round($f->minutes), $f->unit => round($f->amount, 3)],
                     FuelTally::of($plan, $kitchen),
@@ -102,9 +109,40 @@ final readonly class PlanJson
         return $plan->isOnTime() && [] !== $chances ? PlanDishes::word(0, min($chances)) : 'not-in-time';
     }
 
-    /** @return array<string, mixed> */
-    private function moment(Moment $moment, Feast $feast): array
+    /** @return array<string, float> grams of fat by ingredient that make up for what pieces drink */
+    private function topUps(Walk $walk): array
     {
+        $grams = [];
+        foreach ($walk->steps() as $step) {
+            foreach ($step->enters as $entering) {
+                if ($entering->topUp && null !== $entering->take->ingredient) {
+                    $id = $entering->take->ingredient;
+                    $grams[$id] = ($grams[$id] ?? 0.0) + $entering->what->massGrams();
+                }
+            }
+        }
+
+        return $grams;
+    }
+
+    /**
+     * @param list<array<string, mixed>> $dishes rows of the document
+     *
+     * @return array<string, mixed> its chance is that of the least sure sweet that somebody eats then
+     */
+    private function moment(Moment $moment, Feast $feast, array $dishes): array
+    {
+        $chance = null;
+        $late = false;
+        foreach ($dishes as $dish) {
+            foreach (\is_array($dish['batches']) ? $dish['batches'] : [] as $batch) {
+                $serves = \is_array($batch) && \is_array($batch['serves'] ?? null) ? array_column($batch['serves'], 'moment') : [];
+                if (\in_array($moment->id, $serves, true)) {
+                    $late = $late || 'not-in-time' === $dish['word'];
+                    $chance = \is_float($dish['chance']) || \is_int($dish['chance']) ? min($chance ?? 1.0, (float) $dish['chance']) : $chance;
+                }
+            }
+        }
         $guests = [];
         foreach ($feast->groups as $group) {
             if (null === $group->at || $group->at === $moment->id) {
@@ -120,6 +158,8 @@ final readonly class PlanJson
             'servingMinutes' => $moment->servingMinutes,
             'bowls' => $moment->bowls,
             'guests' => (object) $guests,
+            'word' => PlanDishes::word($late ? 1 : 0, $chance),
+            'chance' => $chance,
         ];
     }
 
@@ -189,13 +229,14 @@ final readonly class PlanJson
     }
 
     /** @return array<string, mixed> */
-    private function store(StoreLine $line): array
+    private function store(StoreLine $line, float $topUp): array
     {
         return [
             'ingredient' => $line->ingredient->id,
             'grams' => round($line->needGrams, 2),
-            'inBowls' => round($line->needGrams - $line->reserve, 2),
+            'inBowls' => round(max(0.0, $line->needGrams - $line->reserve - $topUp), 2),
             'reserve' => round($line->reserve, 2),
+            'topUp' => round($topUp, 2),
             'buy' => round($line->buyGrams(), 2),
             'left' => round($line->leftGrams(), 2),
             'packs' => $line->packs,

@@ -209,6 +209,7 @@ final readonly class PlanSteps
         return [
             'tie' => $before->key->id(),
             'latestStart' => $this->clock->minute($latest),
+            'latestEnd' => $this->clock->minute($latest + $standing->planned->minutes()),
             'overrunMinutes' => max(0, $standing->planned->startMinute - $latest),
         ];
     }
