@@ -64,24 +64,30 @@ final readonly class PlanJson
                 'steps' => array_map($steps->step(...), array_values($walk->steps())),
                 'waits' => array_map(fn (Waiting $w): array => $this->wait($w, $clock), $walk->waits()),
                 'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $clock), $held),
-                'jobs' => [] === $plan->jobs ? [] : array_map(
-                    static fn (int $number, PlannedJob $j): array => [
-                        'id' => 'job-'.$number,
-                        'name' => $j->name,
-                        'start' => $clock->instant($j->start),
-                        'end' => $clock->instant($j->end),
-                        'fire' => $j->burner,
-                        'people' => $j->people,
-                    ],
-                    range(1, \count($plan->jobs)),
-                    $plan->jobs,
-                ),
+                'jobs' => [] === $plan->jobs
+                        ? []
+                        : array_map(
+                            static fn (int $number, PlannedJob $j): array => [
+                                'id' => 'job-'.$number,
+                                'name' => $j->name,
+                                'start' => $clock->instant($j->start),
+                                'end' => $clock->instant($j->end),
+                                'fire' => $j->burner,
+                                'people' => $j->people,
+                            ],
+                            range(1, \count($plan->jobs)),
+                            $plan->jobs,
+                        ),
                 'stores' => array_map(
                     fn (StoreLine $l): array => $this->store($l, $topUps[$l->ingredient->id] ?? 0.0),
                     $plan->quantities->stores,
                 ),
                 'fuel' => array_map(
-                    static fn (Fuel $f): array => ['fire' => $f->fire, 'minutes' => round($f->minutes), $f->unit => round($f->amount, 3)],
+                    static fn (Fuel $f): array => [
+                        'fire' => $f->fire,
+                        'minutes' => round($f->minutes),
+                        $f->unit => round($f->amount, 3),
+                    ],
                     FuelTally::of($plan, $kitchen),
                 ),
                 'obstacles' => array_map($this->obstacle(...), [...$plan->obstacles, ...$plan->clocks]),
@@ -139,7 +145,8 @@ final readonly class PlanJson
                 $serves = \is_array($batch) && \is_array($batch['serves'] ?? null) ? array_column($batch['serves'], 'moment') : [];
                 if (\in_array($moment->id, $serves, true)) {
                     $late = $late || 'not-in-time' === $dish['word'];
-                    $chance = \is_float($dish['chance']) || \is_int($dish['chance']) ? min($chance ?? 1.0, (float) $dish['chance']) : $chance;
+                    $chance =
+                        \is_float($dish['chance']) || \is_int($dish['chance']) ? min($chance ?? 1.0, (float) $dish['chance']) : $chance;
                 }
             }
         }
@@ -168,29 +175,26 @@ final readonly class PlanJson
     {
         $grid = (new DietGrid($this->larder, $kitchen))->of($feast);
 
-        return array_map(
-            static function (Group $group) use ($feast, $grid): array {
-                $eats = $without = [];
-                foreach ($feast->dishes as $dish) {
-                    $culprits = $grid[$dish->id][$group->id];
-                    if ([] === $culprits) {
-                        $eats[$dish->id] = (int) round($group->count * $dish->uptake);
-                    } else {
-                        $without[$dish->id] = $culprits[0]->source->name;
-                    }
+        return array_map(static function (Group $group) use ($feast, $grid): array {
+            $eats = $without = [];
+            foreach ($feast->dishes as $dish) {
+                $culprits = $grid[$dish->id][$group->id];
+                if ([] === $culprits) {
+                    $eats[$dish->id] = (int) round($group->count * $dish->uptake);
+                } else {
+                    $without[$dish->id] = $culprits[0]->source->name;
                 }
+            }
 
-                return [
-                    'group' => $group->id,
-                    'count' => $group->count,
-                    'appetite' => $group->appetite,
-                    'avoids' => $group->avoids,
-                    'eats' => (object) $eats,
-                    'without' => (object) $without,
-                ];
-            },
-            $feast->groups,
-        );
+            return [
+                'group' => $group->id,
+                'count' => $group->count,
+                'appetite' => $group->appetite,
+                'avoids' => $group->avoids,
+                'eats' => (object) $eats,
+                'without' => (object) $without,
+            ];
+        }, $feast->groups);
     }
 
     /** @return array<string, mixed> */

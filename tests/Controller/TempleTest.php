@@ -348,7 +348,10 @@ final class TempleTest extends BrowserCase
         self::assertResponseStatusCodeSame(403, 'so much work is not done for whoever asks');
         $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'fire', '_token' => $token]);
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
-        self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true, 'says' => 'stays in time'], $verdict);
+        self::assertIsArray($verdict);
+        self::assertIsString($verdict['says']);
+        self::assertStringStartsWith('stays in time', $verdict['says']);
+        self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true], array_diff_key($verdict, ['says' => 0]));
         $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'leave-out-kesari-nuts', '_token' => $token]);
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($verdict);

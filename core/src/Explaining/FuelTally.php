@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace FeastLadle\Explaining;
 
+use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\FuelUse;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Stores\Fuel;
 
-/** What the fires burn in a plan: each step at its flame, on its fire, as long as it takes. */
+/** What the fires burn in a plan: each step at its flame, on its fire, as long as it takes, and what is kept hot. */
 final class FuelTally
 {
     /** @return list<Fuel> fires that are used, in the kitchen's order */
@@ -27,6 +28,12 @@ final class FuelTally
             $amounts[$burner->id] =
                 ($amounts[$burner->id] ?? 0.0) +
                 FuelUse::amount($burner->fuel, $burner->kilowatts, $step->flame->share(), $lasts);
+        }
+        foreach ($plan->kept as $kept) {
+            $burner = $kitchen->burners[$kept->burner];
+            $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $kept->minutes();
+            $amounts[$burner->id] = ($amounts[$burner->id] ?? 0.0)
+                + FuelUse::amount($burner->fuel, $burner->kilowatts, Flame::Low->share(), $kept->minutes());
         }
         $fuel = [];
         foreach ($kitchen->burners as $id => $burner) {

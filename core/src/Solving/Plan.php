@@ -22,6 +22,7 @@ final readonly class Plan
      * @param list<Obstacle>            $obstacles     dishes that can't be cooked or placed at all, and why
      * @param list<Obstacle>            $clocks        dishes that are planned and may not be served so: too long neither hot nor cold
      * @param bool                      $isToTheMinute there was no room to be ready before the moments, as was wished
+     * @param array<string, KeptHot>    $kept          what stands on a low flame when it is ready, by the activity that finishes it
      * @param array<string, int>        $margins       minutes by which what must meet a moment is planned before it, by activity
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Plan
         public array $margins = [],
         public bool $isToTheMinute = false,
         public array $clocks = [],
+        public array $kept = [],
     ) {
     }
 
@@ -103,19 +105,28 @@ final readonly class Plan
         return $this->with(obstacles: $obstacles);
     }
 
-    /** @param list<Obstacle> $clocks */
-    public function withClocks(array $clocks): self
+    /**
+     * @param list<Obstacle>         $clocks
+     * @param array<string, KeptHot> $kept
+     */
+    public function withClocks(array $clocks, array $kept): self
     {
-        return $this->with(clocks: $clocks);
+        return $this->with(clocks: $clocks, kept: $kept);
     }
 
     /**
      * @param array<string, DishTiming>|null $timings
      * @param list<Obstacle>|null            $obstacles
      * @param list<Obstacle>|null            $clocks
+     * @param array<string, KeptHot>|null    $kept
      */
-    private function with(?array $timings = null, ?array $obstacles = null, ?bool $isToTheMinute = null, ?array $clocks = null): self
-    {
+    private function with(
+        ?array $timings = null,
+        ?array $obstacles = null,
+        ?bool $isToTheMinute = null,
+        ?array $clocks = null,
+        ?array $kept = null,
+    ): self {
         return new self(
             $this->quantities,
             $this->problem,
@@ -129,6 +140,7 @@ final readonly class Plan
             $this->margins,
             $isToTheMinute ?? $this->isToTheMinute,
             $clocks ?? $this->clocks,
+            $kept ?? $this->kept,
         );
     }
 }

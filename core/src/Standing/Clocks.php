@@ -11,6 +11,7 @@ use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ObstacleKind;
+use FeastLadle\Solving\KeptHot;
 use FeastLadle\Solving\Plan;
 
 /** What must not be served as it is planned: neither hot nor cold for too long before the last eat of it. */
@@ -25,8 +26,15 @@ final readonly class Clocks
         if ([] === $plan->steps) {
             return $plan;
         }
-        $broken = [];
+        $broken = $kept = [];
         foreach (Holds::of($feast, $plan, Walk::through($feast, $plan, $kitchen, $this->larder), $kitchen, $this->larder) as $held) {
+            if (null !== $held->fire) {
+                $kept[$held->last->planned->activity] = new KeptHot(
+                    $held->fire,
+                    $held->last->planned->end,
+                    $plan->origin->modify('+'.(int) round($held->readings[\count($held->readings) - 1]->minute).' minutes'),
+                );
+            }
             if ($held->isTooLong()) {
                 $dish = $held->last->planned->key->dish;
                 $broken[$dish] = new Obstacle(
@@ -44,6 +52,6 @@ final readonly class Clocks
             }
         }
 
-        return $plan->withClocks(array_values($broken));
+        return $plan->withClocks(array_values($broken), $kept);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Standing;
 
+use FeastLadle\Explaining\FuelTally;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\CoolsHere;
@@ -85,6 +86,30 @@ final class StandingTest extends TestCase
         self::assertCount(1, $late->clocks);
         self::assertSame(ObstacleKind::Clock, $late->clocks[0]->kind);
         self::assertFalse($late->isOnTime(), 'it is ready, and nobody should eat of it four hours later');
+    }
+
+    public function testWhatStaysHotOnAFreeFireIsPartOfThePlanAndItsFuelIsCounted(): void
+    {
+        $document = ['dishes' => [['id' => 'it', 'recipe' => 'pulse-coconut-pudding']]] + Shipped::document('feasts/boat-lamp');
+        unset($document['boxes']);
+        \assert(\is_array($document['groups']) && \is_array($document['groups'][0]));
+        $document['groups'] = [['count' => 15, 'at' => 'second'] + $document['groups'][0]];
+        $kitchen = Shipped::temple();
+        $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+        self::assertSame(['it/0/dish-up'], array_keys($plan->kept));
+        $kept = $plan->kept['it/0/dish-up'];
+        // Ready at 17:40 for the offering, eaten at 19:30 and for half an hour.
+        self::assertEqualsWithDelta(140, $kept->minutes(), 1e-9);
+        foreach ($plan->steps as $step) {
+            self::assertFalse($step->burner === $kept->burner && $step->start < $kept->until && $step->end > $kept->from);
+        }
+        $onFires = array_sum(array_map(static fn ($s): int => null === $s->burner ? 0 : $s->minutes(), $plan->steps));
+        self::assertEqualsWithDelta(
+            $onFires + 140,
+            array_sum(array_map(static fn ($f): float => $f->minutes, FuelTally::of($plan, $kitchen))),
+            1e-6,
+        );
     }
 
     public function testABaseWaitsInJarsAndWhatIsChilledInTheCold(): void

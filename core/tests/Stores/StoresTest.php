@@ -108,6 +108,9 @@ final class StoresTest extends TestCase
         foreach ($plan->steps as $step) {
             $minutes += null === $step->burner ? 0 : $step->minutes();
         }
+        foreach ($plan->kept as $kept) {
+            $minutes += $kept->minutes();
+        }
         self::assertEqualsWithDelta($minutes, array_sum(array_map(static fn ($f): float => $f->minutes, $fuel)), 1e-6);
         foreach ($fuel as $fire) {
             // A domestic ring burns at most a quarter of a kilogram of gas an hour.
