@@ -52,7 +52,8 @@ bench: setup
 mutation: setup
 	@php bin/mutation
 
-# every shipped recipe, by every option of its schools, for 12 to 1,800 guests, before the independent checker of plans
+# every shipped recipe, by every option of its schools for 12 to 1,800 guests and by all choices together for 60, before the
+# independent checker of plans
 check-plans: setup
 	@CHECK_PLANS=all $(PHP_TEST) --testsuite app --filter PlanCheckTest
 

@@ -42,6 +42,10 @@ final class PlanCheckTest extends TestCase
                     yield $slug.' '.implode(' ', $schools).' for '.$guests => [$slug, $schools, $guests];
                 }
             }
+            // All that may be chosen together, at one size.
+            foreach ('' === (string) getenv('CHECK_PLANS') ? [] : Shipped::everyWay($slug) as $i => $way) {
+                yield $slug.', way '.($i + 1).' of every choice' => [$slug, $way->way->options, 60];
+            }
         }
     }
 

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
+use FeastLadle\Flow\HeatedWet;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
+use FeastLadle\Recipe\Step;
+use FeastLadle\Recipe\Take;
 
 /** Waits that are longer than a thing keeps, and chilling that leaves it too warm to be called chilled. */
 final class KeepingCheck implements Check
@@ -23,7 +26,19 @@ final class KeepingCheck implements Check
     public function check(Recipe $recipe, Ledger $ledger): array
     {
         $findings = [];
+        $heated = new HeatedWet($recipe, $ledger, $this->larder);
         foreach ($recipe->steps as $step) {
+            foreach ($step->takes as $take) {
+                if (null !== $take->fromStep && $heated->clockRuns($take->fromStep) && !self::saysHowLong($recipe, $step, $take)) {
+                    $findings[] = new Finding(
+                        Severity::Warning,
+                        $step->id,
+                        '"{source}" is warm and wet, and nothing says how long it may stand.',
+                        'Tie this step to it by so many minutes at most, or say how long it keeps. The plan lets it stand {most} min.',
+                        ['source' => $recipe->step($take->fromStep)->title, 'most' => (int) TwoClocks::WARN_MINUTES],
+                    );
+                }
+            }
             $given = $ledger->flow($step->id)->gives;
             $wet = $given->waterGrams($this->larder) > self::WET_FROM * $given->massGrams();
             if (Process::Chill === $step->process && $wet && $given->celsius > TwoClocks::COLD_CELSIUS) {
@@ -50,5 +65,18 @@ final class KeepingCheck implements Check
         }
 
         return $findings;
+    }
+
+    private static function saysHowLong(Recipe $recipe, Step $step, Take $take): bool
+    {
+        foreach ($step->ties as $tie) {
+            if ($tie->after === $take->fromStep && null !== $tie->maxMinutes) {
+                return true;
+            }
+        }
+
+        return $take->manner->straightOn
+            || $step->vessel?->continues === $take->fromStep
+            || null !== $recipe->step((string) $take->fromStep)->gives->keepingOf($take->output);
     }
 }

@@ -113,6 +113,13 @@ final class RecipeCheckerTest extends TestCase
             'dish-up',
             'keeps only 1200 min',
         ];
+        yield 'warm and wet, and nobody says for how long' => [
+            'filled-flatbread',
+            ['/steps/4/ties' => []],
+            Severity::Warning,
+            'filling',
+            'is warm and wet',
+        ];
         yield 'done by taste alone' => [
             'basundi',
             ['/steps/5/cues' => [['kind' => 'done', 'sign' => 'Sweet enough', 'tasting' => true]]],
