@@ -8,6 +8,7 @@ use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
+use FeastLadle\Telling\HealthClaims;
 use FeastLadle\Telling\IngredientLine;
 use FeastLadle\Telling\LineReader;
 use FeastLadle\Telling\SentenceReader;
@@ -54,8 +55,17 @@ final class DraftOfTelling
                 $this->listed[$line->ingredient->id] = [$line, false];
             }
         }
+        $claims = [];
         foreach ($told->steps as $text) {
-            $this->step((new SentenceReader($this->larder, $this->cupMl))->read($text));
+            $apart = HealthClaims::setAside($text);
+            array_push($claims, ...$apart['claims']);
+            if ('' !== $apart['stays']) {
+                $this->step((new SentenceReader($this->larder, $this->cupMl))->read($apart['stays']));
+            }
+        }
+        $summary = HealthClaims::setAside($told->summary);
+        foreach ([...$summary['claims'], ...$claims] as $claim) {
+            $this->open->guess('', 'Set aside, as nobody here can vouch for it: "{claim}"', claim: mb_substr($claim, 0, 120));
         }
         $this->leftOver();
         $this->joinStreams();
@@ -67,7 +77,7 @@ final class DraftOfTelling
                 line: mb_substr($text, 0, 80),
             );
         }
-        $draft = $this->draft($told, $slug);
+        $draft = $this->draft($told, $slug, $summary['stays']);
         $this->askAboutTheWhole($told);
 
         return new ToldDraft($draft, $this->open->questions(self::MOST_QUESTIONS), $this->open->guesses());
@@ -245,10 +255,10 @@ final class DraftOfTelling
         }
     }
 
-    private function draft(ToldRecipe $told, string $slug): Draft
+    private function draft(ToldRecipe $told, string $slug, string $summary): Draft
     {
         $name = '' === $told->name ? 'A told sweet' : $told->name;
-        $draft = Draft::blank($slug, $name)->withHead(['summary' => $told->summary, 'origin' => 'As it was told']);
+        $draft = Draft::blank($slug, $name)->withHead(['summary' => $summary, 'origin' => 'As it was told']);
 
         return Draft::of([...$draft->document(), 'steps' => $this->steps])->withResultFound();
     }

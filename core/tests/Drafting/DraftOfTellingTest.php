@@ -47,6 +47,20 @@ final class DraftOfTellingTest extends TestCase
         .'until it leaves the sides of the pan. Add a pinch of saffron. Tip it into a greased tray and level it. Cut into diamonds '
         .'when it is set.';
 
+    public function testWhatIsClaimedForTheBodyIsSetAsideAndShown(): void
+    {
+        $told = $this->make(str_replace(
+            ['It will look thin.', 'simmer for 15 minutes.'],
+            ['It cures a cold.', 'simmer for 15 minutes, which is good for the bones.'],
+            self::WRITTEN,
+        ));
+        self::assertSame('A pudding for the evening.', $this->read($told)->summary);
+        self::assertSame('Pour in the milk and simmer for 15 minutes.', $this->read($told)->step('simmer-2')->words->say);
+        $said = array_map(static fn (OpenPoint $p): string => $p->text(), $told->guesses);
+        self::assertContains('Set aside, as nobody here can vouch for it: "It cures a cold."', $said);
+        self::assertContains('Set aside, as nobody here can vouch for it: "which is good for the bones"', $said);
+    }
+
     public function testAWrittenRecipeBecomesAFlowThatReads(): void
     {
         $told = $this->make(self::WRITTEN);
