@@ -39,6 +39,7 @@ final class VesselType extends AbstractType
                     array_map(static fn (Metal $m): string => $m->value, Metal::cases()),
                 ),
             ])
-            ->add('emptyKg', NumberTextType::class, ['label' => 'Weighs empty, kg']);
+            ->add('emptyKg', NumberTextType::class, ['label' => 'Weighs empty, kg'])
+            ->add('tiers', NumberTextType::class, ['label' => 'Tiers over each other']);
     }
 }

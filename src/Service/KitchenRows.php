@@ -6,6 +6,7 @@ namespace App\Service;
 
 use App\Entity\KitchenRecord;
 use FeastLadle\Document\JsonWriter;
+use FeastLadle\Vessel\VesselKind;
 use Symfony\Component\Uid\Uuid;
 
 /** The lists of a kitchen document as the buttons of its form ask: a row less, a row more, the same again. */
@@ -79,6 +80,10 @@ final class KitchenRows
     public function vessel(array $document, int $at, array $changed, array $sent): array
     {
         $id = $document['vessels'][$at]['id'];
+        if (VesselKind::Steamer->value !== ($changed['kind'] ?? null)) {
+            // What becomes a pot has no tiers any more.
+            unset($changed['tiers']);
+        }
         $document['vessels'][$at] = self::given($changed);
         if (isset($sent['remove'])) {
             array_splice($document['vessels'], $at, 1);

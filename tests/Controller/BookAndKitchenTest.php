@@ -7,6 +7,7 @@ namespace App\Tests\Controller;
 use App\Repository\KitchenRepository;
 use App\Service\RecipeBook;
 use App\Tests\Support\BrowserCase;
+use FeastLadle\Kitchen\KitchenReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
@@ -172,6 +173,33 @@ final class BookAndKitchenTest extends BrowserCase
             $form['vessel[shape]['.$field.']'] = $value;
         }
         $this->browser->submit($form);
+    }
+
+    public function testASteamerIsAskedForItsTiersAndAPotHasNone(): void
+    {
+        $crawler = $this->browser->request('GET', '/kitchen');
+        $door = $crawler->filter('a[href*="vessels/steamer"], a[href*="vessel=steamer"], a[href*="/steamer"]')->first();
+        $this->browser->click($door->link());
+        self::assertResponseIsSuccessful();
+        $form = $this->browser->getCrawler()->filter('[name="vessel[tiers]"]')->closest('form');
+        self::assertNotNull($form);
+        self::assertSame('2', $form->filter('[name="vessel[tiers]"]')->attr('value'));
+        $this->browser->submit($form->form(['vessel[tiers]' => '4']));
+        $tiers = static fn (string $json): int => (new KitchenReader())->read($json)->vessels['steamer']->tiers;
+        self::assertSame(4, $tiers($this->document()));
+        $this->browser->followRedirect();
+        $form = $this->browser->getCrawler()->filter('[name="vessel[tiers]"]')->closest('form');
+        self::assertNotNull($form);
+        $this->browser->submit($form->form(['vessel[kind]' => 'pot']));
+        self::assertSame(1, $tiers($this->document()));
+    }
+
+    private function document(): string
+    {
+        $kitchen = static::getContainer()->get(KitchenRepository::class)->local();
+        self::assertNotNull($kitchen);
+
+        return $kitchen->getDocument();
     }
 
     public function testAThingThatAFeastNeedsCanNotBeTakenOutOfTheKitchen(): void
