@@ -39,6 +39,8 @@ final readonly class StepNeeds
     /** Before the id of a tool: it may be called as a vessel is. */
     public const TOOL = 'tool:';
 
+    private const MOSTLY_FAT = 0.8;
+
     /** A fire that takes so many times as long as the best is no choice where others wait beside it. */
     private const MUCH_SLOWER = 1.25;
 
@@ -268,6 +270,17 @@ final readonly class StepNeeds
                 : new Need($people, 1, $step->work->attention->percent);
             if ($step->work->attention->people > 1) {
                 $needs[$step->id][] = new Need($hands, $step->work->attention->people - 1, $step->work->attention->percent);
+            }
+        }
+        foreach (Process::HotFat === $step->process ? $step->sources() : [] as $source) {
+            $given = $planned->batchPlan->ledger->flow($source)->gives;
+            if (
+                Flame::None !== $planned->dish->recipe->step($source)->work->flame
+                && $given->fatGrams($this->larder) > self::MOSTLY_FAT * $given->massGrams()
+                && [] !== $needs[$source]
+            ) {
+                // It is ladled from the fire it was heated on, until the last ladle.
+                $needs[$step->id][] = new Need([], 1, 1, [], NeedReference::ofActivity($source, 0));
             }
         }
         $tool = $this->kitchen->toolFor($step->process);

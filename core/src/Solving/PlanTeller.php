@@ -43,7 +43,8 @@ final readonly class PlanTeller
             foreach ($placement->uses as $uses) {
                 foreach ($uses as $resource) {
                     if (isset($this->kitchen->burners[$resource])) {
-                        $burner = $resource;
+                        // The first is its own; hot fat may stand on another.
+                        $burner ??= $resource;
                     } elseif (isset($this->kitchen->people[$resource])) {
                         $people[] = $resource;
                     }

@@ -120,6 +120,20 @@ final class ScarceThingsTest extends TestCase
         return (new FeastPlanner(Shipped::larder()))->plan($feast, $at);
     }
 
+    public function testHotFatStaysOnItsFireUntilTheLastLadle(): void
+    {
+        $plan = $this->alone('gram-honeycomb', 20, Shipped::document('kitchens/kumbhar-lane'));
+        self::assertSame([], $plan->obstacles);
+        $fires = [];
+        foreach ($plan->steps as $step) {
+            $fires[$step->step->id] = $step->burner;
+        }
+        $taken = array_merge(...$plan->solution->activities['alone/1/froth']->uses);
+        self::assertContains($fires['fat'], $taken);
+        self::assertNotSame($fires['fat'], $fires['froth'], 'the mass stands on another fire');
+        self::assertContains($fires['froth'], $taken);
+    }
+
     public function testEveryResourceOfAPlanHasACooksName(): void
     {
         $kitchen = Shipped::temple();
