@@ -47,6 +47,9 @@ final readonly class FryingLoad
         if ($total < 1) {
             return null;
         }
+        // A recipe may fry fewer at a time than would fit: they must not touch, or each is turned by hand.
+        $told = $flow->step->work->time->loads->pieces ?? 0.0;
+        $most = $told >= 1 ? min($total, (int) floor($told + 1e-9)) : $total;
         $pieceKg = $flow->taken->massGrams() / $total / 1000;
         $pieceMl = $flow->taken->volumeMl($larder) / $total;
         $mostMl = $pan->brimfulMl() * $limits->share(FillLimit::DeepFat);
@@ -56,7 +59,7 @@ final readonly class FryingLoad
             $fatKg = ($fatMl * self::HOT_FAT_DENSITY) / 1000;
             try {
                 $perLoad = min(
-                    $total,
+                    $most,
                     Frying::piecesPerLoad($pan->surfaceM2($depth), (\M_PI / 4) * ($piece->widthMm / 1000) ** 2, $fatKg, $pieceKg),
                 );
             } catch (\DomainException) {

@@ -17,9 +17,11 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Recipe\StepTime;
 use FeastLadle\Recipe\StepWork;
+use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
 use FeastLadle\Timing\Minutes;
 use FeastLadle\Timing\StepTimer;
@@ -203,6 +205,29 @@ final class StepTimerTest extends TestCase
         self::assertNotNull($many);
         self::assertGreaterThan(7 * ($pot->frying->loads ?? 0), $few->likely);
         self::assertLessThan(2 * $few->likely, $many->likely);
+    }
+
+    public function testAFryThatSaysItsLoadAndTheMinutesBetweenIsTimedByThem(): void
+    {
+        [$free, $pan] = $this->step('milk-solids-balls', 'fry', 1.0);
+        self::assertGreaterThan(5, $pan->frying?->piecesPerLoad);
+        $document = Shipped::document('recipes/milk-solids-balls');
+        \assert(\is_array($document['steps']));
+        $at = '/steps/'.array_search('fry', array_column($document['steps'], 'id'), true).'/time/';
+        $recipe = (new RecipeReader(Shipped::larder()))->read(Document::changed($document, [
+            $at.'load' => ['pieces' => 5],
+            $at.'between' => 2,
+        ]));
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan($recipe, static fn (): float => 1.0);
+        $pot = $plan->potOfStep()['fry'];
+        $flow = $plan->ledger->flow('fry');
+        self::assertSame(5, $pot->frying?->piecesPerLoad);
+        $loads = (int) ceil($free->taken->pieces / 5 - 1e-9);
+        self::assertSame($loads, $pot->frying->loads);
+        $minutes = $this->timer->minutes($flow, $pot, 1.0, $this->gas(3));
+        // 7 minutes a load, 2 between two, and the fat is heated first.
+        self::assertGreaterThanOrEqual($loads * 7 + ($loads - 1) * 2, $minutes?->likely);
+        self::assertLessThan($loads * 7 + ($loads - 1) * 2 + 20, $minutes?->likely);
     }
 
     public function testIceWaterCoolsFarFasterThanAir(): void
