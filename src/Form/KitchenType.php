@@ -38,6 +38,8 @@ final class KitchenType extends AbstractType
             ->add('roomCelsius', NumberTextType::class, ['label' => 'The room, °C'])
             ->add('humidity', NumberTextType::class, ['label' => 'Humidity, 0 to 1'])
             ->add('coldLitres', NumberTextType::class, ['label' => 'Cold space, l'])
+            ->add('warmLitres', NumberTextType::class, ['label' => 'Place that keeps hot, l'])
+            ->add('warmCelsius', NumberTextType::class, ['label' => 'so hot, °C'])
             ->add('dryingM2', NumberTextType::class, ['label' => 'Room to dry things on, m²', 'help' => 'Empty: as much as is needed'])
             ->add('liftKg', NumberTextType::class, ['label' => 'One person lifts, kg'])
             ->add('currency', TextType::class, ['label' => 'Money', 'required' => false, 'empty_data' => '']);

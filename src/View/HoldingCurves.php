@@ -71,6 +71,7 @@ final readonly class HoldingCurves
             'ready' => $x($held->readings[0]->minute),
             'place' => match ($held->place) {
                 Place::Fire => new Sentence('on a low flame, {fire}', ['fire' => $open->kitchen->burners[$held->fire]->name]),
+                Place::Warm => new Sentence('in the warm place'),
                 Place::Cold => new Sentence('in the cold'),
                 default => null === $held->vessel
                     ? new Sentence('in the room')

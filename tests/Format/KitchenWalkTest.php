@@ -156,6 +156,8 @@ final class KitchenWalkTest extends BrowserCase
     {
         $document = Shipped::document('kitchens/tamarind-ghat');
         $document['humidity'] = 0.5;
+        $document['warmLitres'] = 80;
+        $document['warmCelsius'] = 68;
         $document['fillLimits'] = [
             'rest' => 0.8,
             'syrup' => 0.45,
@@ -186,7 +188,7 @@ final class KitchenWalkTest extends BrowserCase
     {
         $document = Shipped::document('feasts/boat-lamp');
         \assert(\is_array($document['moments']) && \is_array($document['moments'][1]));
-        $document['moments'][1]['servingMinutes'] = 45;
+        $document['moments'][1]['servingMinutes'] = 150;
         $document['rules'] = ['no-grain'];
         $document['marginMinutes'] = 5;
         $document['otherWork'] = [['name' => 'Rice', 'on' => 'fire-1', 'day' => 0, 'from' => '14:00', 'to' => '15:00']];

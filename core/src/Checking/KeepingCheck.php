@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
+use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\HeatedWet;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Origin;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
@@ -29,7 +31,13 @@ final class KeepingCheck implements Check
         $heated = new HeatedWet($recipe, $ledger, $this->larder);
         foreach ($recipe->steps as $step) {
             foreach ($step->takes as $take) {
-                if (null !== $take->fromStep && $heated->clockRuns($take->fromStep) && !self::saysHowLong($recipe, $step, $take)) {
+                if (
+                    null !== $take->fromStep
+                    && $step->id !== $recipe->lastStep
+                    && $heated->clockRuns($take->fromStep)
+                    && $this->spoils($ledger->flow($take->fromStep)->gives)
+                    && !self::saysHowLong($recipe, $step, $take)
+                ) {
                     $findings[] = new Finding(
                         Severity::Warning,
                         $step->id,
@@ -65,6 +73,19 @@ final class KeepingCheck implements Check
         }
 
         return $findings;
+    }
+
+    /** Milk, grain or pulse is in it; syrups and fruit stand a while. */
+    private function spoils(Contents $food): bool
+    {
+        foreach (array_keys($food->grams) as $id) {
+            $thing = $this->larder->get($id);
+            if ((Origin::Dairy === $thing->caveats->diet && $thing->composition->water > self::WET_FROM) || null !== $thing->water->cooked) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function saysHowLong(Recipe $recipe, Step $step, Take $take): bool

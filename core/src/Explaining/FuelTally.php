@@ -30,6 +30,9 @@ final class FuelTally
                 FuelUse::amount($burner->fuel, $burner->kilowatts, $step->flame->share(), $lasts);
         }
         foreach ($plan->kept as $kept) {
+            if (null === $kept->burner) {
+                continue;
+            }
             $burner = $kitchen->burners[$kept->burner];
             $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $kept->minutes();
             $amounts[$burner->id] = ($amounts[$burner->id] ?? 0.0)

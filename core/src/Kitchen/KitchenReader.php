@@ -66,6 +66,8 @@ final class KitchenReader
             'humidity',
             'fillLimits',
             'dryingM2',
+            'warmLitres',
+            'warmCelsius',
         ]);
         $root->isOf(self::FORMAT, 1);
         $burners = $vessels = $people = [];
@@ -121,6 +123,8 @@ final class KitchenReader
                 array_map(static fn (Node $n): float => $n->number(0, 1e9), $root->at('prices')->fields(1000)),
                 $root->at('currency')->string('', 8),
                 $root->at('dryingM2')->number(0, 1000, 0.0),
+                $root->at('warmLitres')->number(0, 100000, 0.0),
+                $root->at('warmCelsius')->number(40, 95, Storeroom::WARM_CELSIUS),
             ),
             $this->tools($root->at('tools'), $ids),
             new HouseRules(

@@ -10,10 +10,15 @@ final readonly class Storeroom
     /** A cold space that is kept as it must be; chilled is 5 °C or less, so what chills things is colder. Kitchen estimate. */
     public const COLD_CELSIUS = 3.0;
 
+    /** Usual for a hot box. */
+    public const WARM_CELSIUS = 65.0;
+
     /**
      * @param list<OnHand>         $pantry
-     * @param array<string, float> $prices   of a pack, by ingredient id
-     * @param float                $dryingM2 room to spread things that dry
+     * @param array<string, float> $prices      of a pack, by ingredient id
+     * @param float                $dryingM2    room to spread things that dry
+     * @param float                $warmLitres  of a place that keeps hot food hot: a hot box, a bed of embers, a warm oven
+     * @param float                $warmCelsius that it keeps
      */
     public function __construct(
         public float $coldLitres,
@@ -21,6 +26,8 @@ final readonly class Storeroom
         public array $prices = [],
         public string $currency = '',
         public float $dryingM2 = 0.0,
+        public float $warmLitres = 0.0,
+        public float $warmCelsius = self::WARM_CELSIUS,
     ) {
     }
 }

@@ -22,7 +22,7 @@ final readonly class Plan
      * @param list<Obstacle>            $obstacles     dishes that can't be cooked or placed at all, and why
      * @param list<Obstacle>            $clocks        dishes that are planned and may not be served so: too long neither hot nor cold
      * @param bool                      $isToTheMinute there was no room to be ready before the moments, as was wished
-     * @param array<string, KeptHot>    $kept          what stands on a low flame when it is ready, by the activity that finishes it
+     * @param array<string, KeptHot>    $kept          what is kept hot when it is ready, by the activity that finishes it
      * @param array<string, int>        $margins       minutes by which what must meet a moment is planned before it, by activity
      */
     public function __construct(

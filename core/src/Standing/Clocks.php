@@ -28,7 +28,7 @@ final readonly class Clocks
         }
         $broken = $kept = [];
         foreach (Holds::of($feast, $plan, Walk::through($feast, $plan, $kitchen, $this->larder), $kitchen, $this->larder) as $held) {
-            if (null !== $held->fire) {
+            if (null !== $held->fire || Place::Warm === $held->place) {
                 $kept[$held->last->planned->activity] = new KeptHot(
                     $held->fire,
                     $held->last->planned->end,

@@ -17,7 +17,8 @@ use FeastLadle\Solving\Plan;
 use FeastLadle\Vessel\Vessel;
 
 /**
- * How each dish is held: what is served cold in the cold space, what is served hot or warm on a fire that is free as long, else in its
+ * How each dish is held: what is served cold in the cold space, what is served hot or warm in the kitchen's
+ * warm place, else on a fire that is free as long, else in its
  * own vessel at the warmth of the room.
  */
 final class Holds
@@ -27,6 +28,9 @@ final class Holds
 
     /** @var array<string, list<array{float, float}>> minutes in which a fire is not free, by burner */
     private array $taken = [];
+
+    /** @var list<array{float, float, float}> from, until, litres in the warm place */
+    private array $warm = [];
 
     private function __construct(private readonly Kitchen $kitchen, private readonly Larder $larder)
     {
@@ -73,9 +77,15 @@ final class Holds
             && $last->gives->celsius >= TwoClocks::HOT_CELSIUS
             && end($readings)->celsius < TwoClocks::HOT_CELSIUS
         ) {
-            $fire = $this->freeFire((float) $last->planned->endMinute, $until);
-            if (null !== $fire) {
-                $this->taken[$fire][] = [(float) $last->planned->endMinute, $until];
+            $from = (float) $last->planned->endMinute;
+            if ($this->goesIntoTheWarm($last, $from, $until)) {
+                $place = Place::Warm;
+                $readings = [
+                    $readings[0],
+                    new Reading($until, min($last->gives->celsius, $this->kitchen->storeroom->warmCelsius)),
+                ];
+            } elseif (null !== ($fire = $this->freeFire($from, $until))) {
+                $this->taken[$fire][] = [$from, $until];
                 $place = Place::Fire;
                 $kept = min($last->gives->celsius, self::KEPT_HOT_CELSIUS);
                 $readings = [$readings[0], new Reading($until, $kept)];
@@ -84,6 +94,22 @@ final class Holds
         $all = [...$last->readings, ...$readings];
 
         return new HeldDish($last, $vessel, $place, $fire, $readings, [] === $last->readings ? 0.0 : Waiting::bandMinutes($all), $exempt);
+    }
+
+    /** Whether the kitchen's warm place keeps it hot, and has room for it beside all that stands there in the time. */
+    private function goesIntoTheWarm(StandingStep $last, float $from, float $until): bool
+    {
+        $store = $this->kitchen->storeroom;
+        $litres = $last->gives->volumeMl($this->larder) / 1000;
+        foreach ($this->warm as [$others, $end, $volume]) {
+            $litres += $others < $until && $end > $from ? $volume : 0.0;
+        }
+        if ($store->warmCelsius < TwoClocks::HOT_CELSIUS || $litres > $store->warmLitres) {
+            return false;
+        }
+        $this->warm[] = [$from, $until, $last->gives->volumeMl($this->larder) / 1000];
+
+        return true;
     }
 
     /** @return non-empty-list<Reading> */

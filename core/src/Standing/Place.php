@@ -8,6 +8,8 @@ namespace FeastLadle\Standing;
 enum Place: string
 {
     case Fire = 'fire';
+    /** A hot box, a bed of embers, a warm oven. */
+    case Warm = 'warm';
     case Cold = 'cold';
     case Room = 'room';
     case Drying = 'drying';

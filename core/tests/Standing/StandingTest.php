@@ -9,10 +9,12 @@ use FeastLadle\Feast\FeastReader;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Flow\Exemption;
+use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Standing\Holds;
 use FeastLadle\Standing\Place;
 use FeastLadle\Standing\Readings;
 use FeastLadle\Standing\Waiting;
@@ -110,6 +112,28 @@ final class StandingTest extends TestCase
             array_sum(array_map(static fn ($f): float => $f->minutes, FuelTally::of($plan, $kitchen))),
             1e-6,
         );
+    }
+
+    public function testTheWarmPlaceComesBeforeAFireAndHoldsNoMoreThanItHolds(): void
+    {
+        $document = ['dishes' => [['id' => 'it', 'recipe' => 'pulse-coconut-pudding']]] + Shipped::document('feasts/boat-lamp');
+        unset($document['boxes']);
+        \assert(\is_array($document['groups']) && \is_array($document['groups'][0]));
+        $document['groups'] = [['count' => 15, 'at' => 'second'] + $document['groups'][0]];
+        foreach ([[20.0, 68.0, Place::Warm, 68.0], [1.0, 68.0, Place::Fire, 70.0], [20.0, 55.0, Place::Fire, 70.0]] as $row) {
+            [$litres, $celsius, $place, $ends] = $row;
+            $kitchen = (new KitchenReader())->read(json_encode(
+                ['warmLitres' => $litres, 'warmCelsius' => $celsius] + Shipped::document('kitchens/tamarind-ghat'),
+                \JSON_THROW_ON_ERROR,
+            ));
+            $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+            $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+            $walk = Walk::through($feast, $plan, $kitchen, Shipped::larder());
+            $held = Holds::of($feast, $plan, $walk, $kitchen, Shipped::larder())[0];
+            self::assertSame($place, $held->place);
+            self::assertSame($held->fire, $plan->kept['it/0/dish-up']->burner);
+            self::assertEqualsWithDelta($ends, $held->readings[\count($held->readings) - 1]->celsius, 1e-9);
+        }
     }
 
     public function testABaseWaitsInJarsAndWhatIsChilledInTheCold(): void
