@@ -80,7 +80,8 @@ final class KeepingCheck implements Check
     {
         foreach (array_keys($food->grams) as $id) {
             $thing = $this->larder->get($id);
-            if ((Origin::Dairy === $thing->caveats->diet && $thing->composition->water > self::WET_FROM) || null !== $thing->water->cooked) {
+            $isMilk = Origin::Dairy === $thing->caveats->diet && $thing->composition->water > self::WET_FROM;
+            if ($isMilk || null !== $thing->water->cooked) {
                 return true;
             }
         }
