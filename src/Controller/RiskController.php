@@ -39,7 +39,7 @@ final class RiskController extends StationController
                         ctype_digit($typed) && \strlen($typed) < 6 ? (int) $typed : ('' === $typed ? 0 : $typed),
                     )->fields;
                 if ($request->request->has('sure') && $document === $open->document) {
-                    $this->addFlash('bad', $translator->trans('Ready earlier makes none of them surer: …'));
+                    $this->addFlash('bad', $translator->trans('Ready earlier makes none of them surer, so nothing was changed.'));
                 }
                 $this->desk->change($open, $document, SeenVersion::in($request));
 

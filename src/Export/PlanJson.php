@@ -44,7 +44,6 @@ final readonly class PlanJson
         $chances = $this->chances($plan);
         $clock = new PlanClock($plan->origin, $feast->timeZone);
         $dishes = new PlanDishes($feast, $plan, $walk, $clock, $chances);
-        $rows = $dishes->all($held);
         $topUps = $this->topUps($walk);
         $steps = new PlanSteps($plan, $this->larder, $clock, StepPlaces::of($plan, $kitchen));
 
@@ -58,26 +57,24 @@ final readonly class PlanJson
                 'word' => $this->word($plan, $chances),
                 'chance' => [] === $chances ? null : round(min($chances), 3),
                 'inTime' => $plan->isOnTime(),
-                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast, $rows), $feast->moments),
+                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast, $dishes), $feast->moments),
                 'guests' => $this->guests($feast, $kitchen),
-                'dishes' => $rows,
+                'dishes' => $dishes->all($held),
                 'steps' => array_map($steps->step(...), array_values($walk->steps())),
                 'waits' => array_map(fn (Waiting $w): array => $this->wait($w, $clock), $walk->waits()),
                 'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $clock), $held),
-                'jobs' => [] === $plan->jobs
-                        ? []
-                        : array_map(
-                            static fn (int $number, PlannedJob $j): array => [
-                                'id' => 'job-'.$number,
-                                'name' => $j->name,
-                                'start' => $clock->instant($j->start),
-                                'end' => $clock->instant($j->end),
-                                'fire' => $j->burner,
-                                'people' => $j->people,
-                            ],
-                            range(1, \count($plan->jobs)),
-                            $plan->jobs,
-                        ),
+                'jobs' => array_map(
+                    static fn (int $i, PlannedJob $j): array => [
+                        'id' => 'job-'.($i + 1),
+                        'name' => $j->name,
+                        'start' => $clock->instant($j->start),
+                        'end' => $clock->instant($j->end),
+                        'fire' => $j->burner,
+                        'people' => $j->people,
+                    ],
+                    array_keys($plan->jobs),
+                    $plan->jobs,
+                ),
                 'stores' => array_map(
                     fn (StoreLine $l): array => $this->store($l, $topUps[$l->ingredient->id] ?? 0.0),
                     $plan->quantities->stores,
@@ -131,25 +128,9 @@ final readonly class PlanJson
         return $grams;
     }
 
-    /**
-     * @param list<array<string, mixed>> $dishes rows of the document
-     *
-     * @return array<string, mixed> its chance is that of the least sure sweet that somebody eats then
-     */
-    private function moment(Moment $moment, Feast $feast, array $dishes): array
+    /** @return array<string, mixed> */
+    private function moment(Moment $moment, Feast $feast, PlanDishes $dishes): array
     {
-        $chance = null;
-        $late = false;
-        foreach ($dishes as $dish) {
-            foreach (\is_array($dish['batches']) ? $dish['batches'] : [] as $batch) {
-                $serves = \is_array($batch) && \is_array($batch['serves'] ?? null) ? array_column($batch['serves'], 'moment') : [];
-                if (\in_array($moment->id, $serves, true)) {
-                    $late = $late || 'not-in-time' === $dish['word'];
-                    $chance =
-                        \is_float($dish['chance']) || \is_int($dish['chance']) ? min($chance ?? 1.0, (float) $dish['chance']) : $chance;
-                }
-            }
-        }
         $guests = [];
         foreach ($feast->groups as $group) {
             if (null === $group->at || $group->at === $moment->id) {
@@ -165,8 +146,7 @@ final readonly class PlanJson
             'servingMinutes' => $moment->servingMinutes,
             'bowls' => $moment->bowls,
             'guests' => (object) $guests,
-            'word' => PlanDishes::word($late ? 1 : 0, $chance),
-            'chance' => $chance,
+            ...$dishes->at($moment),
         ];
     }
 

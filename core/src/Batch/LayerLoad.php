@@ -29,21 +29,33 @@ final readonly class LayerLoad
     /** @return self|null null where pieces do not lie side by side, or nobody said how wide they are */
     public static function in(Vessel $vessel, StepFlow $flow): ?self
     {
-        $width = $flow->pieceWidthMm;
-        $pieces = (int) ceil(max($flow->taken->pieces, $flow->gives->pieces) - 1e-9);
-        if (null === $width || $pieces < 1 || !self::isLaid($flow)) {
+        if (!self::isLaid($flow)) {
             return null;
         }
-        // Wider than the griddle is wide: it hangs over the edge, one at a time.
-        $most = min($pieces, max(1, self::piecesIn($vessel, $flow->step->process, $width)));
+        $pieces = self::pieces($flow);
+        $most = min($pieces, self::piecesIn($vessel, $flow->step->process, (float) $flow->pieceWidthMm));
 
-        return new self($most, (int) ceil($pieces / $most));
+        return new self($most, 0 === $most ? 0 : (int) ceil($pieces / $most));
     }
 
+    /** Whether a piece is wider than the griddle, or than one tier gives room for. */
+    public function isTooWide(): bool
+    {
+        return 0 === $this->piecesPerLoad;
+    }
+
+    /** Whether its pieces lie side by side, and somebody said how wide they are. */
     public static function isLaid(StepFlow $flow): bool
     {
         return Growth::Load === $flow->step->work->time->growth
-            && \in_array($flow->step->process, [Process::Steam, Process::Griddle], true);
+            && \in_array($flow->step->process, [Process::Steam, Process::Griddle], true)
+            && null !== $flow->pieceWidthMm
+            && self::pieces($flow) > 0;
+    }
+
+    private static function pieces(StepFlow $flow): int
+    {
+        return (int) ceil(max($flow->taken->pieces, $flow->gives->pieces) - 1e-9);
     }
 
     public static function piecesIn(Vessel $vessel, Process $process, float $widthMm): int

@@ -177,6 +177,9 @@ final readonly class PotChooser
             }
             $fullest = $frying->fullestMl;
         } elseif (null !== ($layer = LayerLoad::in($vessel, $run->flows[0]))) {
+            if ($layer->isTooWide()) {
+                return null;
+            }
             $fullest = $run->flows[0]->taken->volumeMl($this->larder) / $layer->loads;
         } elseif ($run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6) {
             return null;

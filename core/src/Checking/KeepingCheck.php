@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Checking;
 
-use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\HeatedWet;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Larder\Origin;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\Step;
@@ -35,7 +33,7 @@ final class KeepingCheck implements Check
                     null !== $take->fromStep
                     && $step->id !== $recipe->lastStep
                     && $heated->clockRuns($take->fromStep)
-                    && $this->spoils($ledger->flow($take->fromStep)->gives)
+                    && $ledger->flow($take->fromStep)->gives->spoils($this->larder)
                     && !self::saysHowLong($recipe, $step, $take)
                 ) {
                     $findings[] = new Finding(
@@ -73,20 +71,6 @@ final class KeepingCheck implements Check
         }
 
         return $findings;
-    }
-
-    /** Milk, grain or pulse is in it; syrups and fruit stand a while. */
-    private function spoils(Contents $food): bool
-    {
-        foreach (array_keys($food->grams) as $id) {
-            $thing = $this->larder->get($id);
-            $isMilk = Origin::Dairy === $thing->caveats->diet && $thing->composition->water > self::WET_FROM;
-            if ($isMilk || null !== $thing->water->cooked) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private static function saysHowLong(Recipe $recipe, Step $step, Take $take): bool

@@ -7,6 +7,7 @@ namespace FeastLadle\Flow;
 use FeastLadle\Heat\Expansion;
 use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Origin;
 
 /**
  * What is in a vessel: ingredients as they went in, the water that has left them since, the temperature, and pieces if it
@@ -21,6 +22,9 @@ final readonly class Contents
     private const MILK_WATER = 0.65;
     private const MILK_FAT = 0.003;
     private const MUCH = 0.1;
+
+    /** From this share of water on dairy spoils; butter and ghee stand. Kitchen estimate. */
+    private const WET_DAIRY = 0.2;
 
     /** Grain that is hotter has been cooked and holds more water. */
     private const COOKED_CELSIUS = 60.0;
@@ -128,6 +132,12 @@ final readonly class Contents
     /** Water that stays when it is drained: an ingredient's own, and what a grain or pulse has drunk, soaked or (while hot) cooked. */
     public function heldWaterGrams(Larder $larder): float
     {
+        return min($this->canHoldWaterGrams($larder), $this->waterGrams($larder));
+    }
+
+    /** Water that its ingredients hold, their own and what they drink, however much there is. */
+    public function canHoldWaterGrams(Larder $larder): float
+    {
         $held = 0.0;
         foreach ($this->grams as $id => $grams) {
             $ingredient = $larder->get($id);
@@ -138,7 +148,23 @@ final readonly class Contents
             $held += 'water' === $id ? 0.0 : $grams * ($ingredient->composition->water + ($drunk ?? 0.0));
         }
 
-        return min($held, $this->waterGrams($larder));
+        return $held;
+    }
+
+    /** Whether milk, grain or pulse is in it, which do not stand warm for long; syrups and fruit do. */
+    public function spoils(Larder $larder): bool
+    {
+        foreach (array_keys($this->grams) as $id) {
+            $thing = $larder->get($id);
+            if (
+                (Origin::Dairy === $thing->caveats->diet && $thing->composition->water > self::WET_DAIRY)
+                || null !== $thing->water->cooked
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Above so many °C the weakest of what it is mostly made of splits; null where nothing does. */

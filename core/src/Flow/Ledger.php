@@ -52,7 +52,6 @@ final readonly class Ledger
             $bases = [];
             $spare = 0.0;
             $boilsOff = 0.0;
-            $piecesMl = 0.0;
             $pieces = Contents::nothing();
             foreach ($step->takes as $take) {
                 if (null !== $take->fromStep) {
@@ -60,10 +59,7 @@ final readonly class Ledger
                     $perBatch =
                         $source->step->work->times($batches) / $step->work->times($batches);
                     $from = $source->given($take->output)->share($take->share * $perBatch);
-                    if ($from->pieces > 0) {
-                        $piecesMl += $from->volumeMl($larder);
-                        $pieces = $pieces->plus($from, $larder);
-                    }
+                    $pieces = $from->pieces > 0 ? $pieces->plus($from, $larder) : $pieces;
                     $taken = $taken->plus($from, $larder);
                 } elseif (null !== $take->base) {
                     $grams = (($take->grams * $factor) / $batches) * $times;
@@ -113,7 +109,6 @@ final readonly class Ledger
                 $bases,
                 $spare,
                 $boilsOff,
-                $piecesMl,
                 $pieces,
                 $wasSoft,
                 $width,
@@ -147,8 +142,7 @@ final readonly class Ledger
      * @param array<string, float> $bases
      * @param float                $spareMl  what may come on top from reserve bowls
      * @param float                $boilsOff grams of water that leave on this fire whatever the amount
-     * @param float                $piecesMl of all that is taken, what comes in pieces
-     * @param Contents             $pieces   the same
+     * @param Contents             $pieces   of all that is taken, what comes in pieces
      * @param bool                 $wasSoft  whether its grain was cooked soft before
      * @param float|null           $widthMm  how wide its pieces lie
      * @param list<string>         $soaked   what of it has lain in water
@@ -160,7 +154,6 @@ final readonly class Ledger
         array $bases,
         float $spareMl,
         float $boilsOff,
-        float $piecesMl,
         Contents $pieces,
         bool $wasSoft,
         ?float $widthMm,
@@ -225,7 +218,7 @@ final readonly class Ledger
         $fullest = match ($step->process) {
             Process::DeepFry => 0.0,
             // The syrup stands there whole; only the pieces come by the load.
-            Process::Dunk => $all - (1 - $atATime) * $piecesMl,
+            Process::Dunk => $all - (1 - $atATime) * $pieces->volumeMl($larder),
             default => $atATime * $all,
         };
         $gives = $gives->withCelsius($end);

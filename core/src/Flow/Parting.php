@@ -53,7 +53,7 @@ final class Parting
     /** The pieces as they are now: steam that left came out of the liquid first. */
     private static function piecesIn(Contents $all, Contents $pieces, Larder $larder): Contents
     {
-        $liquid = max(0.0, $all->plus($pieces->share(-1), $larder)->waterGrams($larder) + $all->waterOff - $pieces->waterOff);
+        $liquid = max(0.0, $all->minus($pieces)->waterGrams($larder) + $all->waterOff - $pieces->waterOff);
         $lost = max(0.0, $all->waterOff - $pieces->waterOff - $liquid);
 
         return $pieces->withWaterOff($lost)->withCelsius($all->celsius);
@@ -73,8 +73,7 @@ final class Parting
         $free = max(0.0, $flowing->waterGrams($larder) - $all->waterOff);
         // Steam comes from what flows; what is fried in fat loses its own water.
         $solid = $solid->withWaterOff(max(0.0, $all->waterOff - $flowing->waterGrams($larder)))->withCelsius($all->celsius);
-        $held = min($free, max(0.0, $solid->plus($flowing, $larder)->withCelsius($all->celsius)->heldWaterGrams($larder)
-            - $solid->waterGrams($larder) - self::ownWater($flowing, $larder)));
+        $held = min($free, max(0.0, $solid->canHoldWaterGrams($larder) - $solid->waterGrams($larder)));
         $wet = $flowing->withWaterOff($all->waterOff - $solid->waterOff);
         $absorbs = self::watery($wet, $larder);
 
@@ -94,17 +93,6 @@ final class Parting
         }
 
         return $watery->withWaterOff($flowing->waterOff);
-    }
-
-    /** Water of milk and syrup counts as held by them in the law of draining. */
-    private static function ownWater(Contents $flowing, Larder $larder): float
-    {
-        $own = 0.0;
-        foreach ($flowing->grams as $id => $grams) {
-            $own += 'water' === $id ? 0.0 : $grams * $larder->get($id)->composition->water;
-        }
-
-        return $own;
     }
 
     private static function flows(Ingredient $ingredient): bool

@@ -7,6 +7,7 @@ namespace FeastLadle\Modelling;
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Quantities;
+use FeastLadle\Batch\LayerLoad;
 use FeastLadle\Batch\NoPot;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Flow\HeatedWet;
@@ -109,6 +110,16 @@ final readonly class ScheduleBuilder
                 ['step' => $fry->title],
                 ObstacleKind::Stage,
                 $fry->id,
+            );
+        }
+        $first = $missing->run->flows[0];
+        if (LayerLoad::isLaid($first)) {
+            return new Obstacle(
+                $dish,
+                'No {kind} is wide enough for a piece of "{step}", {width} mm across.',
+                ['kind' => $missing->run->kind->value, 'step' => $first->step->title, 'width' => round($first->pieceWidthMm ?? 0.0)],
+                ObstacleKind::Vessel,
+                $first->step->id,
             );
         }
         $step = $missing->run->fullest->step;

@@ -8,6 +8,8 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Need;
 use FeastLadle\Timing\StepTimer;
@@ -50,7 +52,8 @@ final readonly class VesselNeeds
     {
         $other = new PotChoice($choice->run, [$this->kitchen->vessels[$vesselId]], $choice->fullestMl, null, $choice->reason, false);
         foreach ($choice->run->flows as $flow) {
-            if (!$flow->step->work->time->growth->facts()->isLaw) {
+            $growth = $flow->step->work->time->growth;
+            if (!$growth->facts()->isLaw && Growth::Load !== $growth && Process::Pressure !== $flow->step->process) {
                 continue;
             }
             foreach (Flame::None === $flow->step->work->flame ? [null] : $this->kitchen->burners as $burner) {

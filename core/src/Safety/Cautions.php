@@ -47,7 +47,7 @@ final readonly class Cautions
     public function of(StepFlow $flow, float $liftLimitKg = 20.0, ?float $emptyKg = null): array
     {
         $cautions = [...$this->heat($flow), ...$this->weight($flow, $liftLimitKg, $emptyKg)];
-        if (Danger::Lukewarm === $flow->step->process->facts()->danger && $this->spoils($flow)) {
+        if (Danger::Lukewarm === $flow->step->process->facts()->danger && $flow->taken->spoils($this->larder)) {
             $cautions[] = new Caution(
                 Danger::Lukewarm,
                 'Milk and starch must not stand lukewarm: through 60 to 21 °C within two hours, cold within four more. Local food '.
@@ -193,20 +193,5 @@ final readonly class Cautions
         }
 
         return array_values(array_unique(array_filter($cautions), \SORT_REGULAR));
-    }
-
-    private function spoils(StepFlow $flow): bool
-    {
-        foreach (array_keys($flow->taken->grams) as $id) {
-            $ingredient = $this->larder->get($id);
-            if (
-                (Origin::Dairy === $ingredient->caveats->diet && $ingredient->composition->water > 0.2)
-                || null !== $ingredient->water->cooked
-            ) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

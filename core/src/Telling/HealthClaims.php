@@ -7,32 +7,34 @@ namespace FeastLadle\Telling;
 /** What a text says that a sweet does for the body. Nobody here can vouch for it, so it is set aside and shown, not taken in. */
 final class HealthClaims
 {
-    private const CLAIM =
-        '/\b(?:cures?|curing|heals?|healing|remed(?:y|ies)|medicinal|ayurved\w*|detox\w*|immunity|immune system|weight[- ]loss|lose '
-        .'weight'.
-        '|an(?:ae|e)mia|cholesterol|blood (?:sugar|pressure)|(?:good|best|great|excellent) for (?:the |your |our )?(?:health|digestion'
-        .'|heart|skin'.
-        '|eyes?|eyesight|bones?|blood|brain|memory|stomach|liver|joints?|hair|diabet\w+|pregnan\w+)|(?:aids?|helps?|improves?) (?:in '
-        .'|with |the '.
-        '|your )?(?:digestion|sleep|memory|eyesight|lactation)|prevents? (?:\w+ )?(?:an(?:ae|e)mia|cancer|colds?|coughs?|disease\w*'
-        .'|infection\w*)'.
-        '|safe for diabet\w+|diabetic)\b/iu';
+    /** Alternatives of one pattern. */
+    private const CLAIMS = [
+        '(?:cures?|heals?|prevents?|treats?|wards? off) (?:\w+ ){0,2}(?:an(?:ae|e)mia|cancer|colds?|coughs?|fevers?|ills?|disease\w*'
+            .'|infection\w*)',
+        '(?:good|best|great|excellent) for (?:the |your |our )?(?:health|digestion|heart|skin|eyes?|eyesight|bones?|blood|brain|memory)',
+        '(?:good|best|great|excellent|safe) for (?:the |your |our )?(?:stomach|liver|joints?|hair|diabet\w+|pregnan\w+|lactation)',
+        '(?:aids?|helps?|improves?) (?:in |with |the |your )?(?:digestion|sleep|memory|eyesight|lactation)',
+        '(?:boosts?|builds?|strengthens?) (?:the |your )?(?:immunity|immune system|energy)',
+        '(?:lowers?|keeps?|controls?) (?:the |your )?(?:cholesterol|blood (?:sugar|pressure))',
+        'medicinal|ayurved\w*|detox\w*|weight[- ]loss|lose weight|home remed(?:y|ies)',
+    ];
 
     /** @return array{stays: string, claims: list<string>} */
     public static function setAside(string $text): array
     {
         $stays = $claims = [];
         foreach (preg_split('/(?<=[.!?])\s+/u', trim($text)) ?: [] as $sentence) {
-            if (1 !== preg_match(self::CLAIM, $sentence)) {
+            if (1 !== preg_match(self::pattern(), $sentence)) {
                 $stays[] = $sentence;
                 continue;
             }
-            $parts = self::withoutClauses($sentence, $claims);
-            if ('' === $parts) {
+            $work = self::withoutClauses($sentence, $claims);
+            if ('' === $work) {
                 $claims[] = $sentence;
-            } else {
-                $stays[] = $parts;
+                // What is done is never lost with what is claimed.
+                $work = (new ProcessWords())->find($sentence)[1] ? $sentence : '';
             }
+            $stays[] = $work;
         }
 
         return ['stays' => trim(implode(' ', array_filter($stays))), 'claims' => $claims];
@@ -52,7 +54,7 @@ final class HealthClaims
             '/\s*\(([^()]*)\)|,\s*((?:which|as|since|because|it|this|and it)\b[^,]*)(?=,|[.!?]?$)/iu',
             static function (array $match) use (&$found): string {
                 $clause = trim('' !== $match[1] ? $match[1] : $match[2] ?? '');
-                if (1 !== preg_match(self::CLAIM, $clause)) {
+                if (1 !== preg_match(self::pattern(), $clause)) {
                     return $match[0];
                 }
                 $found[] = rtrim($clause, '.!?');
@@ -61,11 +63,16 @@ final class HealthClaims
             },
             $sentence,
         );
-        if ([] === $found || 1 === preg_match(self::CLAIM, $left)) {
+        if ([] === $found || 1 === preg_match(self::pattern(), $left)) {
             return '';
         }
         array_push($claims, ...$found);
 
         return 1 === preg_match('/[.!?]$/u', $left) ? $left : $left.'.';
+    }
+
+    private static function pattern(): string
+    {
+        return '/\b(?:'.implode('|', self::CLAIMS).')\b/iu';
     }
 }

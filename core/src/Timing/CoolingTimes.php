@@ -17,7 +17,7 @@ use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Recipe\TargetKind;
 
-/** Minutes of cooling: a liquid in its vessel, or a slab in its tray, towards the room or the cold space. */
+/** Minutes of cooling of what stands in a vessel, towards the room, the cold space or ice water. */
 final readonly class CoolingTimes
 {
     public function __construct(private Kitchen $kitchen, private Larder $larder)

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Batch;
 
 use FeastLadle\Batch\LayerLoad;
+use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\KitchenReader;
+use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
@@ -43,6 +45,22 @@ final class LayerLoadTest extends TestCase
         $kind = Process::Steam === $process ? VesselKind::Steamer : VesselKind::Griddle;
         $vessel = new Vessel('v', 'Vessel', $kind, $shape, Metal::Aluminium, 3.0, $tiers);
         self::assertSame($pieces, LayerLoad::piecesIn($vessel, $process, $widthMm));
+    }
+
+    public function testAPieceWiderThanAnyGriddleIsRefusedInItsOwnWords(): void
+    {
+        $kitchen = Shipped::document('kitchens/kumbhar-lane');
+        \assert(\is_array($kitchen['vessels']));
+        foreach ($kitchen['vessels'] as $i => $vessel) {
+            if (\is_array($vessel) && 'griddle' === $vessel['kind']) {
+                $kitchen['vessels'][$i] = ['shape' => ['form' => 'straight', 'diameterMm' => 90, 'heightMm' => 10]] + $vessel;
+            }
+        }
+        $small = (new KitchenReader())->read(json_encode($kitchen, \JSON_THROW_ON_ERROR));
+        $document = ['dishes' => [['id' => 'it', 'recipe' => 'filled-flatbread']]] + Shipped::document('feasts/new-roof');
+        $feast = (new FeastReader($small, Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $obstacles = (new FeastPlanner(Shipped::larder()))->plan($feast, $small)->obstacles;
+        self::assertStringStartsWith('No griddle is wide enough for a piece of "Griddle them"', ($obstacles[0] ?? null)?->text() ?? '');
     }
 
     public function testAKitchenReadsItsTiers(): void

@@ -200,4 +200,10 @@ final class HeatByHandTest extends TestCase
         $this->expectExceptionMessage('An altitude of -451 m is outside -450 to 6000 m.');
         BoilingPoint::ofWaterCelsius(-451);
     }
+
+    public function testHigherThanTheLawReachesIsRefusedWithTheLimit(): void
+    {
+        $this->expectExceptionMessage('An altitude of 6001 m is outside -450 to 6000 m.');
+        BoilingPoint::ofWaterCelsius(6001);
+    }
 }

@@ -141,4 +141,11 @@ final class SyrupByHandTest extends TestCase
             self::assertEqualsWithDelta($free, WaterActivity::of((float) $percent), 0.00001);
         }
     }
+
+    public function testShareAndRiseUndoEachOther(): void
+    {
+        for ($percent = 1; $percent < 100; ++$percent) {
+            self::assertEqualsWithDelta($percent, SugarRise::sugarPercent(SugarRise::kelvin($percent)), 1e-9);
+        }
+    }
 }

@@ -30,6 +30,12 @@ final class HealthClaimsTest extends TestCase
             'A soft barfi. Eaten cold.',
             ['It boosts immunity and keeps blood sugar low.'],
         ];
+        yield 'what is done is kept though no comma parts it' => [
+            'Add the ginger which is good for digestion and simmer for 10 minutes.',
+            'Add the ginger which is good for digestion and simmer for 10 minutes.',
+            ['Add the ginger which is good for digestion and simmer for 10 minutes.'],
+        ];
+        yield 'a cure for lumps' => ['The remedy for lumps is a sieve.', 'The remedy for lumps is a sieve.', []];
         yield 'nothing claimed' => ['Roast until it smells good, for ten minutes.', 'Roast until it smells good, for ten minutes.', []];
         yield 'good for a feast' => ['This is good for a crowd of forty.', 'This is good for a crowd of forty.', []];
         yield 'a weight of syrup' => ['Cook until the weight is half.', 'Cook until the weight is half.', []];
