@@ -51,12 +51,18 @@ final readonly class PlannedStep
         return $this->endMinute - $this->startMinute;
     }
 
-    /** When a minute inside the step comes: by the recipe's own minutes, or in proportion where the step takes longer here. */
-    public function at(int $minute): \DateTimeImmutable
+    /**
+     * When a minute inside the step comes: by the recipe's own minutes, or in proportion where the step takes longer here; null where a law
+     * alone tells how long it takes, so that the recipe's minute is one of another pot.
+     */
+    public function at(int $minute): ?\DateTimeImmutable
     {
-        $likely = $this->step->work->time->likelyMinutes;
-        $grows = \in_array($this->step->work->time->growth, [Growth::Mass, Growth::Roast], true) && $likely > 0;
-        $after = min($this->minutes(), $grows ? (int) round(($minute * $this->minutes()) / $likely) : $minute);
+        $time = $this->step->work->time;
+        $grows = \in_array($time->growth, [Growth::Mass, Growth::Roast], true) && $time->likelyMinutes > 0;
+        if (!$grows && $time->growth->facts()->isLaw) {
+            return null;
+        }
+        $after = min($this->minutes(), $grows ? (int) round(($minute * $this->minutes()) / $time->likelyMinutes) : $minute);
 
         return $this->start->modify('+'.$after.' minutes');
     }

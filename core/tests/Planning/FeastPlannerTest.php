@@ -158,6 +158,22 @@ final class FeastPlannerTest extends TestCase
         self::assertCount(4, array_unique(array_map(static fn ($o): string => $o->dish, $plan->obstacles)));
     }
 
+    public function testAMinuteInsideAStepGrowsWithItAndIsNoneWhereALawTellsHowLong(): void
+    {
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::templeFeast(), Shipped::temple());
+        $at = [];
+        foreach ($plan->steps as $step) {
+            $at[$step->activity] = $step;
+        }
+        // By the recipe 8 minutes; half of them are half of what it takes here.
+        $finish = $at['kesari/1/finish'];
+        self::assertGreaterThan(10, $finish->minutes());
+        $half = $finish->start->modify('+'.(int) round($finish->minutes() / 2).' minutes');
+        self::assertEquals($half, $finish->at(4));
+        self::assertEquals($finish->end, $finish->at(400), 'never after it');
+        self::assertNull($at['barfi/1/set']->at(12), 'this slab cools as it is thick, not as the recipe\'s');
+    }
+
     public function testAPlanCrossesAClockChangeWithoutLosingAMinute(): void
     {
         $document = Shipped::document('feasts/new-roof');
