@@ -70,6 +70,7 @@ final class MenuController extends StationController
         return $this->station('menu', $open, $plan, [
             'form' => $form,
             'recipes' => $this->recipes->all(),
+            'larder' => $this->larder,
             'plate' => $this->plate->of($plan->quantities, $open->feast->plateCapGrams),
             'bases' => MakeOrBuy::all($open->feast, $open->kitchen, $plan->quantities, $this->larder),
             'fits' => FirstFit::of($open->feast, $open->kitchen, $plan->quantities, $this->larder),

@@ -12,6 +12,7 @@ use FeastLadle\Heat\Reducing;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Vessel\Vessel;
 
@@ -249,6 +250,9 @@ final readonly class PotChooser
             $target = match ($flow->step->work->time->growth) {
                 Growth::BoilOff => Reducing::LEAST_CELSIUS,
                 Growth::WarmUp => $flow->warmsTo($this->kitchen->climate->boilingCelsius()),
+                Growth::Fixed, Growth::Mass, Growth::Load => \in_array($flow->step->process, [Process::Boil, Process::Simmer], true)
+                    ? min($flow->peakCelsius, Reducing::LEAST_CELSIUS)
+                    : null,
                 default => null,
             };
             if (null === $target) {
@@ -262,7 +266,8 @@ final readonly class PotChooser
                 Growth::BoilOff === $flow->step->work->time->growth => $flow->openness($this->larder),
                 // What only has to get hot may do so under a lid.
                 $flow->heatCap($this->larder)->maybeCovered() => OpenPot::LID_ON,
-                default => OpenPot::UNCOVERED,
+                Growth::WarmUp === $flow->step->work->time->growth => OpenPot::UNCOVERED,
+                default => $flow->openness($this->larder),
             };
             $loss = $this->kitchen->climate->openPot()->lossKwPerM2($target, $openness);
             if ($best <= $loss * $choice->surfaceM2($flow, $this->larder)) {

@@ -36,6 +36,19 @@ final readonly class ChoiceCheck implements Check
                 ]);
             }
         }
+        foreach ($recipe->otherWay->schools ?? [] as $school => $option) {
+            $findings[] = new Finding(
+                Severity::Warning,
+                '',
+                '"{option}" is taken by itself: as it is written it would boil {name} down.',
+                '{name} splits above {most} °C.',
+                [
+                    'option' => $recipe->way->school($school)->options[$option]->name ?? $option,
+                    'name' => $this->larder->get($recipe->otherWay->ingredient)->name,
+                    'most' => round($this->larder->get($recipe->otherWay->ingredient)->mostCelsius ?? 0.0),
+                ],
+            );
+        }
         foreach ($recipe->steps as $step) {
             foreach ($step->bases() as $slug) {
                 $base = $recipe->bases[$slug] ?? null;

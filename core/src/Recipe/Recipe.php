@@ -22,6 +22,7 @@ final readonly class Recipe
      * @param array<string, self> $bases       recipes it takes from, by slug
      * @param Base|null           $base        set when others take from it
      * @param list<Swap>          $swaps       what was replaced for a guest who does without
+     * @param OtherWay|null       $otherWay    schools that were chosen by themselves, as what was replaced asks for them
      */
     public function __construct(
         public string $slug,
@@ -38,6 +39,7 @@ final readonly class Recipe
         public ?Base $base = null,
         public array $swaps = [],
         public EatingWay $eaten = EatingWay::Spooned,
+        public ?OtherWay $otherWay = null,
     ) {
     }
 
@@ -65,6 +67,28 @@ final readonly class Recipe
             $this->base,
             $this->swaps,
             $this->eaten,
+            $this->otherWay,
+        );
+    }
+
+    public function byOtherWay(OtherWay $otherWay): self
+    {
+        return new self(
+            $this->slug,
+            $this->name,
+            $this->summary,
+            $this->serving,
+            $this->portion,
+            $this->keepMinutes,
+            $this->steps,
+            $this->lastStep,
+            $this->way,
+            $this->origin,
+            $this->bases,
+            $this->base,
+            $this->swaps,
+            $this->eaten,
+            $otherWay,
         );
     }
 

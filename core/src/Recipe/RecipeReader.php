@@ -104,7 +104,37 @@ final readonly class RecipeReader
 
     private function one(Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf): Recipe
     {
-        return $this->variants($root, $faults, $choices, $shelf, false)[0];
+        $recipe = $this->variants($root, $faults, $choices, $shelf, false)[0];
+
+        return [] === $choices->without || !$faults->isEmpty()
+            ? $recipe
+            : $this->byTheSchoolThatWorks($recipe, $root, $faults, $choices, $shelf);
+    }
+
+    /** Where what stands in for milk would be boiled down: by the nearest ways that nobody chose otherwise and that do not. */
+    private function byTheSchoolThatWorks(Recipe $recipe, Node $root, Faults $faults, Choices $choices, ?RecipeShelf $shelf): Recipe
+    {
+        $splits = (new BoiledDown($this->larder))->whatSplits($recipe);
+        if (null === $splits) {
+            return $recipe;
+        }
+        $ways = [];
+        foreach (\array_slice(SchoolsReader::combinations($recipe->way), 0, SchoolsReader::MOST_COMBINATIONS) as $options) {
+            $other = array_diff_assoc($options, $recipe->way->options);
+            if ([] !== $other && [] === array_diff_assoc(array_intersect_key($choices->schools, $options), $options)) {
+                $ways[] = $other;
+            }
+        }
+        usort($ways, static fn (array $a, array $b): int => \count($a) <=> \count($b));
+        foreach ($ways as $other) {
+            $way = $choices->withSchools([...$choices->schools, ...$other]);
+            $found = $this->variants($root, $faults, $way, $shelf, false)[0];
+            if (null === (new BoiledDown($this->larder))->whatSplits($found)) {
+                return $found->byOtherWay(new OtherWay($other, $splits));
+            }
+        }
+
+        return $recipe;
     }
 
     /** @return non-empty-list<Recipe> by these choices; after that, if asked for, without each step that may be left out */

@@ -148,6 +148,23 @@ final readonly class FireTimes
     }
 
     /**
+     * Whether this fire can keep what boils or simmers for told minutes hot enough to cook: its surface, under a lid where one may be on, loses
+     * less than the fire gives.
+     */
+    public function holdsHeat(StepFlow $flow, PotChoice $pot, Fire $fire): bool
+    {
+        if (!\in_array($flow->step->process, [Process::Boil, Process::Simmer], true)) {
+            return true;
+        }
+        $at = min($flow->peakCelsius, Reducing::LEAST_CELSIUS);
+        $openness = $flow->heatCap($this->larder)->maybeCovered() ? OpenPot::LID_ON : $flow->openness($this->larder);
+
+        return $at <= $this->kitchen->climate->roomCelsius
+            || $this->kitchen->climate->openPot()->lossKwPerM2($at, $openness) * $pot->surfaceM2($flow, $this->larder) <=
+                $this->netKw($flow, $pot, $fire);
+    }
+
+    /**
      * The least that a step takes on this fire, whatever its law says: what entered colder is heated, what leaves goes as steam. Of a
      * closed cooker and a steamer metal and water are heated, too.
      */

@@ -152,6 +152,9 @@ final readonly class StepTimer
         if (Process::DeepFry === $flow->step->process) {
             return $told;
         }
+        if (!$this->onFire->holdsHeat($flow, $pot, new Fire($fire->burner, Flame::High))) {
+            return null;
+        }
         $least = $this->onFire->leastMinutes($flow, $pot, $fire);
         if (null === $least || $least <= $told->exact) {
             return null === $least ? null : $told;

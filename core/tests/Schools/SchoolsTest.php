@@ -103,6 +103,34 @@ final class SchoolsTest extends TestCase
         self::assertStringContainsString('Oat milk splits above 92 °C; here it reaches 99 °C', $said);
     }
 
+    public function testTheSchoolThatDoesNotBoilDownAPlantMilkIsTakenByItselfAndSaid(): void
+    {
+        $document = Shipped::document('recipes/basundi');
+        $document['schools'][0]['options'][] = ['id' => 'starch', 'name' => 'Thickened with starch', 'why' => 'Nothing is boiled down.'];
+        foreach ($document['steps'] as $i => $step) {
+            if ('reduce' === $step['id']) {
+                $document['steps'][$i]['variants'][] = [
+                    'when' => ['milk' => 'starch'],
+                    'process' => 'simmer',
+                    'flame' => 'low',
+                    'time' => ['grows' => 'fixed', 'minutes' => [8, 10, 15]],
+                    'target' => ['kind' => 'none'],
+                ];
+            }
+        }
+        $reader = new RecipeReader(Shipped::larder());
+        $json = json_encode($document, \JSON_THROW_ON_ERROR);
+        $without = $reader->read($json, new Choices([], [], [Without::Dairy]), Shipped::shelf());
+        self::assertSame(['milk' => 'starch'], array_intersect_key($without->way->options, ['milk' => true]));
+        self::assertSame('oat-milk', $without->otherWay->ingredient ?? null);
+        $said = array_map(static fn ($f): string => $f->reason->text(), (new RecipeChecker(Shipped::larder()))->check($without));
+        self::assertContains('"Thickened with starch" is taken by itself: as it is written it would boil Oat milk down.', $said);
+
+        self::assertSame('slow', $reader->read($json, null, Shipped::shelf())->way->options['milk'], 'with milk it stays as written');
+        $chosen = $reader->read($json, new Choices(['milk' => 'slow'], [], [Without::Dairy]), Shipped::shelf());
+        self::assertSame('slow', $chosen->way->options['milk'], 'what somebody chose is kept, and refused when it is planned');
+    }
+
     public function testWhatNothingReplacesIsAnError(): void
     {
         $recipe = Shipped::recipe('milk-solids-balls', new Choices([], [], [Without::Dairy]));

@@ -72,6 +72,13 @@ final class StepTimerTest extends TestCase
         self::assertEqualsWithDelta(12, $this->minutes('pineapple-kesari', 'roast', 1.0, $this->gas(1.75)), 2);
     }
 
+    public function testAFireThatCanNotKeepASimmerHotIsNoFireForIt(): void
+    {
+        [$flow, $pot] = $this->step('pulse-coconut-pudding', 'cook', 4.0);
+        self::assertNotNull($this->timer->minutes($flow, $pot, 4.0, $this->gas(3.0)));
+        self::assertNull($this->timer->minutes($flow, $pot, 4.0, $this->gas(0.15)), 'its surface loses more than the fire gives');
+    }
+
     public function testAFireTooWeakForItsPotNeverGetsThere(): void
     {
         [$flow, $pot] = $this->step('basundi', 'boil', 1.0);
