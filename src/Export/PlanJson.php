@@ -15,6 +15,7 @@ use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Portion\Group;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedJob;
 use FeastLadle\Standing\HeldDish;
@@ -87,7 +88,11 @@ final readonly class PlanJson
                     ],
                     FuelTally::of($plan, $kitchen),
                 ),
-                'obstacles' => array_map($this->obstacle(...), [...$plan->obstacles, ...$plan->clocks]),
+                'obstacles' => array_map($this->obstacle(...), [
+                    ...$plan->obstacles,
+                    ...$plan->clocks,
+                    ...array_map(static fn (Overrun $o): Obstacle => $o->obstacle, $plan->overruns),
+                ]),
                 'schedule' => [
                     'status' => $plan->solution->status->value,
                     'objective' => $plan->solution->objective,

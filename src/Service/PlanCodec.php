@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use FeastLadle\Amounts\Making;
 use FeastLadle\Amounts\QuantityPlanner;
+use FeastLadle\Amounts\Wait;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
@@ -24,6 +26,9 @@ use FeastLadle\Standing\Clocks;
 /** A plan as it is kept: the solution with what was said beside it; the problem is built again from the feast. */
 final readonly class PlanCodec
 {
+    /** Of a window that is no window any more; JSON has no infinity. */
+    private const AS_LONG_AS_IT_TAKES = 1e9;
+
     public function __construct(private Larder $larder)
     {
     }
@@ -70,10 +75,46 @@ final readonly class PlanCodec
                 'without' => array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles))),
                 'obstacles' => array_map($obstacle, $plan->obstacles),
                 'reasons' => array_map(static fn (DishTiming $t): array => array_map($obstacle, $t->reasons), $plan->timings),
+                'making' => $this->told($plan->quantities->making),
                 'solution' => (new ProblemWriter())->solution($plan->solution, 0),
             ],
             \JSON_THROW_ON_ERROR,
         );
+    }
+
+    /** @return array<string, array<string, int|string|bool|float>> */
+    private function told(Making $making): array
+    {
+        return [
+            'batches' => $making->batches,
+            'hands' => $making->hands,
+            'waits' => array_map(static fn (Wait $w): string => $w->value, $making->waits),
+            'pots' => $making->pots,
+            'windows' => array_map(static fn (float $times): float => \INF === $times ? self::AS_LONG_AS_IT_TAKES : $times, $making->windows),
+        ];
+    }
+
+    private function making(Node $node): Making
+    {
+        $making = Making::usual();
+        foreach ($node->at('batches')->fields() as $dish => $least) {
+            $making = $making->ofBatches($dish, $least->int(1, 1000));
+        }
+        foreach ($node->at('hands')->fields() as $dish => $most) {
+            $making = $making->byHands($dish, $most->int(1, \PHP_INT_MAX));
+        }
+        foreach ($node->at('waits')->fields() as $dish => $wait) {
+            $making = $making->waiting($dish, $wait->enum(Wait::class));
+        }
+        foreach (array_keys($node->at('pots')->fields()) as $dish) {
+            $making = $making->inSlowerPotsToo((string) $dish);
+        }
+        foreach ($node->at('windows')->fields() as $dish => $place) {
+            $times = $place->number(1, self::AS_LONG_AS_IT_TAKES);
+            $making = $making->stretching($dish, self::AS_LONG_AS_IT_TAKES === $times ? \INF : $times);
+        }
+
+        return $making;
     }
 
     /** @throws FailedAudit when the planner has learnt something since */
@@ -99,7 +140,7 @@ final readonly class PlanCodec
         $toTheMinute = $root->at('toTheMinute')->bool(false);
         $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
         $out = array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items());
-        $task = new Task($feast, $open->kitchen, (new QuantityPlanner($this->larder))->plan($feast, $open->kitchen), $notBefore, $out);
+        $task = new Task($feast, $open->kitchen, (new QuantityPlanner($this->larder))->plan($feast, $open->kitchen, $this->making($root->at('making'))), $notBefore, $out);
         $solve = new Solve($this->larder);
         $plan = $solve->plan($task, $solve->model($task), (new SolutionReader())->fromNode($root->at('solution'), $faults));
         $plan = $toTheMinute ? $plan->toTheMinute() : $plan;

@@ -45,7 +45,7 @@ final readonly class Stations
             $noPots += \count($dish->batchPlan->missing);
             $pots += \count($dish->batchPlan->pots);
         }
-        $late = \count($plan->obstacles) + \count($plan->clocks);
+        $late = \count($plan->obstacles) + \count($plan->clocks) + \count($plan->overruns);
         foreach ($plan->timings as $timing) {
             $late += $timing->lateMinutes > 0 ? 1 : 0;
         }

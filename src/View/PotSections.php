@@ -10,6 +10,7 @@ use FeastLadle\Amounts\Quantities;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Timing\StepTimer;
 use FeastLadle\Vessel\Lifting;
 
 /**
@@ -64,6 +65,11 @@ final readonly class PotSections
             }
         }
         [$moments, $shown] = $this->moments($choice, $count);
+        $first = $choice->run->flows[0];
+        // As it is timed: a steamer of the kitchen's own may hold another number than its tiers by their area.
+        $isLoaded = null !== $choice->frying || null !== $choice->layer($first);
+        $loads = $isLoaded ? max(1, (new StepTimer($kitchen, $this->larder))->loads($first, $choice)) : null;
+        $pieces = max($first->gives->pieces, $first->taken->pieces);
         $heaviest = max(array_column($moments, 'kg') ?: [0.0]) + $choice->vessel()->emptyKg;
         $options = [];
         foreach ($kitchen->vessels as $vessel) {
@@ -92,8 +98,8 @@ final readonly class PotSections
             'limitReason' => $choice->run->limit->reason(),
             'reason' => $choice->reason->value,
             'fat' => $choice->frying?->fatGrams,
-            'perLoad' => $choice->frying->piecesPerLoad ?? $choice->layer($choice->run->flows[0])?->piecesPerLoad,
-            'loads' => $choice->frying->loads ?? $choice->layer($choice->run->flows[0])?->loads,
+            'perLoad' => null === $loads ? null : $choice->frying->piecesPerLoad ?? (int) ceil($pieces / $loads - 1e-9),
+            'loads' => $loads,
             'wish' => $planned->dish->pots[$choice->run->id] ?? '',
             'options' => $options,
             'moments' => $moments,

@@ -106,6 +106,7 @@ final class Rooms
             'Stores',
             'Timing',
             'Tray',
+            'Vessel',
             'Words',
         ],
         'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving', 'Standing'],

@@ -14,9 +14,20 @@ final readonly class Quantities
      * @param array<string, PlannedDish> $dishes     by dish id
      * @param list<StoreLine>            $stores
      * @param float                      $plateShare all portions shrink by so much to keep a plate under its cap; 1 for full portions
+     * @param Making                     $making     what the planner chose beside what the cook did
      */
-    public function __construct(public array $dishes, public array $stores, public float $plateShare)
+    public function __construct(
+        public array $dishes,
+        public array $stores,
+        public float $plateShare,
+        public Making $making = new Making(),
+    ) {
+    }
+
+    /** The same amounts, made in another way that changes none of them. */
+    public function madeBy(Making $making): self
     {
+        return new self($this->dishes, $this->stores, $this->plateShare, $making);
     }
 
     /** The same amounts with the wishes of another reading of the feast: what is changed there is when, never how much. */
@@ -29,6 +40,6 @@ final readonly class Quantities
             }
         }
 
-        return new self($dishes, $this->stores, $this->plateShare);
+        return new self($dishes, $this->stores, $this->plateShare, $this->making);
     }
 }

@@ -29,7 +29,7 @@ final readonly class QuantityPlanner
     {
     }
 
-    public function plan(Feast $feast, Kitchen $kitchen): Quantities
+    public function plan(Feast $feast, Kitchen $kitchen, Making $making = new Making()): Quantities
     {
         $means = KitchenMeans::of($kitchen, $this->larder);
         $asWritten = [];
@@ -45,7 +45,8 @@ final readonly class QuantityPlanner
         $measured = [];
         $inUse = [];
         foreach ($feast->dishes as $dish) {
-            $planned = $this->dish($feast, $dish, $asWritten[$dish->id], $plateShare, $means, $inUse);
+            $least = $making->batches[$dish->id] ?? 1;
+            $planned = $this->dish($feast, $dish, $asWritten[$dish->id], $plateShare, $means, $inUse, $least);
             $dishes[$dish->id] = $planned;
             $measured[$dish->id] = $planned->measured;
             foreach ($planned->batchPlan->pots as $choice) {
@@ -55,7 +56,7 @@ final readonly class QuantityPlanner
             }
         }
 
-        foreach ($this->bases($dishes, $means, $feast->firstMoment()->at, $inUse) as $id => $planned) {
+        foreach ($this->bases($dishes, $means, $feast->firstMoment()->at, $inUse, $making) as $id => $planned) {
             $dishes[$id] = $planned;
             $measured[$id] = $planned->measured;
         }
@@ -64,6 +65,7 @@ final readonly class QuantityPlanner
             $dishes,
             StoresList::from($measured, $this->larder, $kitchen, $feast->firstMoment()->at, $this->reserves($dishes)),
             $plateShare,
+            $making,
         );
     }
 
@@ -74,7 +76,7 @@ final readonly class QuantityPlanner
     }
 
     /** @param array<string, int> $inUse */
-    private function base(Dish $dish, float $grams, KitchenMeans $means, array $inUse): PlannedDish
+    private function base(Dish $dish, float $grams, KitchenMeans $means, array $inUse, int $least = 1): PlannedDish
     {
         $asWritten = Ledger::follow($dish->recipe, $this->larder, 1.0, 1, $means->kitchen->climate);
 
@@ -84,6 +86,7 @@ final readonly class QuantityPlanner
             $asWritten,
             $means,
             $inUse,
+            $least,
         );
     }
 
@@ -117,7 +120,7 @@ final readonly class QuantityPlanner
      *
      * @return array<string, PlannedDish>
      */
-    private function bases(array $dishes, KitchenMeans $means, \DateTimeImmutable $day, array $inUse): array
+    private function bases(array $dishes, KitchenMeans $means, \DateTimeImmutable $day, array $inUse, Making $making): array
     {
         /** @var array<string, PlannedDish> $bases */
         $bases = [];
@@ -140,7 +143,7 @@ final readonly class QuantityPlanner
                 }
                 $letters[$slug] ??= \chr(97 + \count($letters));
                 $dish = Dish::base($recipes[$slug], $letters[$slug]);
-                $bases[$dish->id] = $this->base($dish, $grams, $means, $inUse);
+                $bases[$dish->id] = $this->base($dish, $grams, $means, $inUse, $making->batches[$dish->id] ?? 1);
             }
         }
 
@@ -166,8 +169,15 @@ final readonly class QuantityPlanner
     }
 
     /** @param array<string, int> $inUse */
-    private function dish(Feast $feast, Dish $dish, Ledger $asWritten, float $plateShare, KitchenMeans $means, array $inUse): PlannedDish
-    {
+    private function dish(
+        Feast $feast,
+        Dish $dish,
+        Ledger $asWritten,
+        float $plateShare,
+        KitchenMeans $means,
+        array $inUse,
+        int $least,
+    ): PlannedDish {
         $usual = $dish->recipe->portion;
         $portion = $usual->withAmount(($dish->portion ?? $usual->amount) * $plateShare);
 
@@ -176,7 +186,7 @@ final readonly class QuantityPlanner
             array_filter(DemandCurve::called($feast, $dish->id, $demand), static fn (array $row): bool => $row['now'] > 0),
         );
 
-        return $this->planned($dish, $demand, $asWritten, $means, $inUse, Waves::leastBatches($dish->recipe, $calls));
+        return $this->planned($dish, $demand, $asWritten, $means, $inUse, max($least, Waves::leastBatches($dish->recipe, $calls)));
     }
 
     /** @param array<string, int> $inUse */

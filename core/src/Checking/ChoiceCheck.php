@@ -36,7 +36,9 @@ final readonly class ChoiceCheck implements Check
                 ]);
             }
         }
-        foreach ($recipe->otherWay->schools ?? [] as $school => $option) {
+        $other = $recipe->otherWay;
+        $splits = null === $other ? null : $this->larder->get($other->ingredient);
+        foreach ($other->schools ?? [] as $school => $option) {
             $findings[] = new Finding(
                 Severity::Warning,
                 '',
@@ -44,8 +46,8 @@ final readonly class ChoiceCheck implements Check
                 '{name} splits above {most} °C.',
                 [
                     'option' => $recipe->way->school($school)->options[$option]->name ?? $option,
-                    'name' => $this->larder->get($recipe->otherWay->ingredient)->name,
-                    'most' => round($this->larder->get($recipe->otherWay->ingredient)->mostCelsius ?? 0.0),
+                    'name' => $splits?->name ?? '',
+                    'most' => round($splits->mostCelsius ?? 0.0),
                 ],
             );
         }

@@ -41,7 +41,7 @@ final readonly class Fitting
                 $out[$dish] =
                     SolutionStatus::Infeasible === $solution->status
                         ? $this->proven($dish, $solution->conflicts[0], $alone)
-                        : new Obstacle(
+                        : (new Relaxing($this->solve))->whatIsShort($alone, $dish) ?? new Obstacle(
                             $dish,
                             'No way was found to do it in this kitchen by these hands, even alone. Fewer guests, a larger pot or '.
                                 'another cook would help.',

@@ -45,6 +45,18 @@ final readonly class StepAccount
                     'moment' => $planned->for->name,
                     'minutes' => $here,
                 ]),
+                \count($planned->people) > $planned->step->work->attention->people => $account->say(
+                    '{count} share it, each a part of it: {alone} min ÷ {count} = {minutes} min.',
+                    [
+                        'count' => \count($planned->people),
+                        'alone' => $minutes->likely * $planned->step->work->attention->people,
+                        'minutes' => $here,
+                    ],
+                ),
+                $planned->step->standsAlone() => $account->say(
+                    'The recipe leaves it open from {least} to {most} min: {minutes} min here, so that all goes together.',
+                    ['least' => $minutes->min, 'most' => $minutes->max, 'minutes' => $here],
+                ),
                 default => $account->say('Small steps that follow each other are summed before they are rounded: {minutes} min here.', [
                     'minutes' => $here,
                 ]),

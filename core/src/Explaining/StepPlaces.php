@@ -6,6 +6,8 @@ namespace FeastLadle\Explaining;
 
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\Resources;
+use FeastLadle\Modelling\StepActivities;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Placement;
@@ -102,6 +104,7 @@ final class StepPlaces
             }
         };
         $dish = $step->key->dish;
+        $this->begun($step->activity, $note);
         $this->takers(
             $step->activity,
             static fn (int $room, string $taker, string $when) => $note(
@@ -171,6 +174,19 @@ final class StepPlaces
             $step = $this->titles[$link->to] ?? null;
             if (null !== $step) {
                 $note(max(0, $room), $step, $this->clock($to->start));
+            }
+        }
+    }
+
+    /** @param \Closure(int, Obstacle): void $note */
+    private function begun(string $activity, \Closure $note): void
+    {
+        $start = $this->plan->solution->activities[$activity]->start;
+        foreach (isset($this->plan->problem->activities[StepActivities::begun($activity)])
+            ? $this->plan->problem->resources[Resources::SOMEBODY]->calendar ?? []
+            : [] as [$from, $to]) {
+            if ($from <= $start && $start < $to) {
+                $note($to - 1 - $start, new Obstacle('', 'somebody begins it, and nobody is there after {time}', ['time' => $this->clock($to)]));
             }
         }
     }

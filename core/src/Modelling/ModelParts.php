@@ -38,6 +38,9 @@ final class ModelParts
     /** @var list<Obstacle> */
     public array $obstacles = [];
 
+    /** @var list<Window> that may be overrun, as nothing else holds */
+    public array $windows = [];
+
     /** @var array<string, PlannedDish> dishes whose steps are in the problem, by id */
     public array $built = [];
 }

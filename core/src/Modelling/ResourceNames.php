@@ -20,6 +20,7 @@ final class ResourceNames
         return match ($resource) {
             StepNeeds::COLD => 'the cold space',
             StepNeeds::DRYING => 'the room to dry on',
+            Resources::SOMEBODY => 'somebody to begin it',
             default => ($kitchen->burners[$resource] ?? ($kitchen->vessels[$resource] ?? ($kitchen->people[$resource] ?? null)))->name ??
                 $resource,
         };
@@ -33,7 +34,7 @@ final class ResourceNames
         return match (true) {
             isset($kitchen->burners[$first]) => ObstacleKind::Fire,
             isset($kitchen->vessels[$first]) => ObstacleKind::Vessel,
-            isset($kitchen->people[$first]) => ObstacleKind::Hands,
+            isset($kitchen->people[$first]), Resources::SOMEBODY === $first => ObstacleKind::Hands,
             str_starts_with($first, StepNeeds::TOOL) => ObstacleKind::Tool,
             default => ObstacleKind::Space,
         };

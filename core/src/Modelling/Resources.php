@@ -13,6 +13,11 @@ final readonly class Resources
 {
     private const WASHING_MINUTES = 4;
 
+    /** Anybody at all, in the hours in which there is one: for what is begun and then left alone. */
+    public const SOMEBODY = 'somebody';
+
+    private const MOST_BEGUN_AT_ONCE = 1000;
+
     public function __construct(private Feast $feast, private Kitchen $kitchen, private TimeAxis $axis)
     {
     }
@@ -45,6 +50,18 @@ final readonly class Resources
                 100,
                 0,
                 Calendar::without($this->calendar($person->id), $lent[$person->id] ?? []),
+            );
+        }
+        if ([] !== $this->feast->shifts) {
+            $resources[self::SOMEBODY] = new Resource(
+                self::SOMEBODY,
+                self::MOST_BEGUN_AT_ONCE,
+                0,
+                Calendar::merged(
+                    array_merge(
+                        ...array_map(fn ($p): array => $this->calendar($p->id), array_values($this->kitchen->people)),
+                    ),
+                ),
             );
         }
         foreach ($this->kitchen->tools as $tool) {

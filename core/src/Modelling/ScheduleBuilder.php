@@ -38,8 +38,8 @@ final readonly class ScheduleBuilder
     public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private Quantities $quantities)
     {
         $timer = new StepTimer($kitchen, $larder);
-        $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer);
-        $this->vesselNeeds = new VesselNeeds($kitchen, $timer);
+        $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer, $quantities->making);
+        $this->vesselNeeds = new VesselNeeds($kitchen, $timer, $quantities->making);
         $this->parts = new ModelParts();
     }
 
@@ -51,7 +51,7 @@ final readonly class ScheduleBuilder
     {
         $axis = TimeAxis::of($this->feast, $notBefore);
         $activities = new StepActivities($this->feast, $axis, $this->parts);
-        $links = new StepLinks($this->stepNeeds, $this->parts);
+        $links = new StepLinks($this->stepNeeds, $this->parts, $this->quantities->making);
         $holds = new VesselHolds($this->vesselNeeds, $axis, $this->parts);
         foreach ($this->wanted($without) as $planned) {
             $this->dish($planned, $activities, $links, $holds);

@@ -17,6 +17,7 @@ final readonly class ScheduleModel
      * @param list<Obstacle>           $obstacles dishes left out, and why
      * @param array<string, Moment>    $momentOf  activity id → the moment it must meet, for the same
      * @param array<string, BatchFlow> $flows     by dish, how its batches go
+     * @param list<Window>             $windows   that may be overrun, as nothing else holds
      */
     private function __construct(
         public Problem $problem,
@@ -26,12 +27,13 @@ final readonly class ScheduleModel
         public array $obstacles,
         public array $momentOf,
         public array $flows,
+        public array $windows,
     ) {
     }
 
     public static function of(Problem $problem, TimeAxis $axis, ModelParts $parts): self
     {
-        return new self($problem, $axis, $parts->steps, $parts->lastOf, $parts->obstacles, $parts->momentOf, $parts->flows);
+        return new self($problem, $axis, $parts->steps, $parts->lastOf, $parts->obstacles, $parts->momentOf, $parts->flows, $parts->windows);
     }
 
     /** @param list<Obstacle> $obstacles */
@@ -45,6 +47,7 @@ final readonly class ScheduleModel
             [...$this->obstacles, ...$obstacles],
             $this->momentOf,
             $this->flows,
+            $this->windows,
         );
     }
 }

@@ -8,6 +8,7 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Round;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\KeepingPlace;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\ServingWay;
@@ -15,6 +16,8 @@ use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\Due;
 use FeastLadle\Schedule\DurationRange;
+use FeastLadle\Schedule\Link;
+use FeastLadle\Schedule\LinkType;
 use FeastLadle\Schedule\Need;
 use FeastLadle\Schedule\NeedReference;
 
@@ -23,6 +26,9 @@ final readonly class StepActivities
 {
     /** A dish that is late is worse than anything early. */
     public const LATE_COST = 60;
+
+    /** After the id of a step that nobody attends: the minute in which it is begun. */
+    private const BEGUN = '!begun';
 
     /** A minute that a hot dish stands before it is dished up. */
     private const WARM_WAIT_COST = 4;
@@ -82,6 +88,30 @@ final readonly class StepActivities
         }
         $this->parts->activities[$key->id()] = new Activity($key->id(), $range, $needs, $earliest, $latest, $due);
         $this->parts->steps[$key->id()] = $key;
+        if (AttentionKind::None === $step->work->attention->kind) {
+            $this->markBegun($key->id());
+        }
+    }
+
+    /** The id of the minute in which a step that nobody attends is begun. */
+    public static function begun(string $step): string
+    {
+        return $step.self::BEGUN;
+    }
+
+    /** What is left alone is still begun by somebody: a marker of a minute at its start, in the hours in which anyone is there. */
+    private function markBegun(string $id): void
+    {
+        $begun = self::begun($id);
+        $this->parts->activities[$begun] = new Activity(
+            $begun,
+            DurationRange::exactly(1),
+            [] === $this->feast->shifts ? [] : [new Need([Resources::SOMEBODY])],
+            0,
+            $this->axis->horizonEnd,
+            null,
+        );
+        $this->parts->links[] = new Link($id, $begun, 0, 0, LinkType::StartToStart);
     }
 
     /**

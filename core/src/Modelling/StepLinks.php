@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Modelling;
 
+use FeastLadle\Amounts\Making;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Round;
 use FeastLadle\Flow\HeatedWet;
@@ -19,7 +20,7 @@ final readonly class StepLinks
     /** What takes the loads up stands ready within so many minutes of the first. */
     private const STRAIGHT_ON = 5;
 
-    public function __construct(private StepNeeds $stepNeeds, private ModelParts $parts)
+    public function __construct(private StepNeeds $stepNeeds, private ModelParts $parts, private Making $making = new Making())
     {
     }
 
@@ -61,7 +62,12 @@ final readonly class StepLinks
                 $max = max($min, (int) TwoClocks::WARN_MINUTES);
             }
             foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $round) as $from) {
-                $this->parts->links[] = new Link((new StepKey($planned->dish->id, $from, $former))->id(), $here, $min, $max);
+                $there = (new StepKey($planned->dish->id, $from, $former))->id();
+                $wider = $this->making->window($planned->dish->id, $max);
+                $this->parts->links[] = new Link($there, $here, $min, null === $wider ? null : max($min, $wider));
+                if ($wider !== $max && null !== $max) {
+                    $this->parts->windows[] = new Window($there, $here, $max);
+                }
             }
         }
     }

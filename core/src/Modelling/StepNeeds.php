@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace FeastLadle\Modelling;
 
+use FeastLadle\Amounts\Making;
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Amounts\Wait;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Feast\Shift;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Process;
-use FeastLadle\Recipe\Skill;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\DurationRange;
@@ -27,9 +27,6 @@ use FeastLadle\Timing\StepTimer;
 final readonly class StepNeeds
 {
     public const COLD = 'cold-space';
-
-    /** Percent of a person's attention that turns at the spoon cost on top. */
-    private const HANDING_OVER = 5;
 
     public const DRYING = 'drying-space';
 
@@ -44,8 +41,19 @@ final readonly class StepNeeds
     /** A fire that takes so many times as long as the best is no choice where others wait beside it. */
     private const MUCH_SLOWER = 1.25;
 
-    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private StepTimer $timer)
-    {
+    private HandsNeeds $hands;
+
+    private VesselNeeds $vessels;
+
+    public function __construct(
+        Feast $feast,
+        private Kitchen $kitchen,
+        private Larder $larder,
+        private StepTimer $timer,
+        private Making $making = new Making(),
+    ) {
+        $this->hands = new HandsNeeds($feast, $kitchen, $making);
+        $this->vessels = new VesselNeeds($kitchen, $timer, $making);
     }
 
     /**
@@ -234,7 +242,7 @@ final readonly class StepNeeds
             }
         }
         if (null === $range) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scaleOf($step), null);
+            $minutes = $this->vessels->minutes($planned, $flow, $pot, null);
             if (null === $minutes) {
                 return new Obstacle($planned->dish->id, '"{step}" never gets as cool as it must in a room of {room} °C.', [
                     'step' => $step->title,
@@ -244,33 +252,25 @@ final readonly class StepNeeds
             $range = new DurationRange($minutes->min, $minutes->likely, $minutes->max);
             $exact[$step->id] = $minutes->exact;
         }
+        if ($step->standsAlone()) {
+            $range = match ($this->making->wait($planned->dish->id)) {
+                Wait::Usual => $range,
+                Wait::Least => new DurationRange($range->min, $range->min, $range->max),
+                Wait::Most => new DurationRange($range->min, $range->max, $range->max),
+            };
+        }
+        $atIt = $this->hands->atIt($planned, $step, $range);
+        if ($atIt > $step->work->attention->people) {
+            // Each takes a part of it, side by side.
+            $range = $range->times($step->work->attention->people / $atIt);
+            unset($exact[$step->id]);
+        }
         if (AttentionKind::None !== $step->work->attention->kind) {
-            // One judges, the others lend their hands.
-            $people = $this->peopleFor($step->work->attention->skill);
-            $hands = $this->peopleFor(Skill::Cook === $step->work->attention->skill ? Skill::AnyHands : $step->work->attention->skill);
-            if ([] === $people || \count($hands) < $step->work->attention->people) {
-                return new Obstacle(
-                    $planned->dish->id,
-                    1 === $step->work->attention->people
-                        ? '"{step}" needs somebody who can do it, and nobody who can has a shift.'
-                        : '"{step}" needs {count} people who can do it; {there} have a shift.',
-                    ['step' => $step->title, 'count' => $step->work->attention->people, 'there' => [] === $people ? 0 : \count($hands)],
-                    ObstacleKind::Hands,
-                    $step->id,
-                );
+            $hands = $this->hands->of($planned, $step, $range, $atIt);
+            if ($hands instanceof Obstacle) {
+                return $hands;
             }
-            $turns =
-                $step->work->attention->turnMinutes > 0
-                && $range->likely > $step->work->attention->turnMinutes
-                && 1 === $step->work->attention->people
-                && \count($people) > 1;
-            // Two who hand the spoon on are each taken by half, and a little for the handing over.
-            $needs[$step->id][] = $turns
-                ? new Need($people, 2, intdiv($step->work->attention->percent, 2) + self::HANDING_OVER)
-                : new Need($people, 1, $step->work->attention->percent);
-            if ($step->work->attention->people > 1) {
-                $needs[$step->id][] = new Need($hands, $step->work->attention->people - 1, $step->work->attention->percent);
-            }
+            $needs[$step->id] = [...$needs[$step->id], ...$hands];
         }
         foreach (Process::HotFat === $step->process ? $step->sources() : [] as $source) {
             $given = $planned->batchPlan->ledger->flow($source)->gives;
@@ -321,22 +321,12 @@ final readonly class StepNeeds
     {
         $times = [];
         foreach ($this->kitchen->burners as $burner) {
-            $minutes = $this->timer->minutes($flow, $pot, $planned->scaleOf($flow->step), $burner);
+            $minutes = $this->vessels->minutes($planned, $flow, $pot, $burner);
             if (null !== $minutes) {
                 $times[$burner->id] = $minutes;
             }
         }
 
         return $times;
-    }
-
-    /** @return list<string> helpers first, so that the cook stays free for what only a cook can do */
-    private function peopleFor(Skill $skill): array
-    {
-        $there = array_flip(array_map(static fn (Shift $s): string => $s->person, $this->feast->shifts));
-        $people = array_filter($this->kitchen->people, static fn ($p): bool => isset($there[$p->id]) && $p->skill->suffices($skill));
-        uasort($people, static fn ($a, $b): int => (Skill::Cook === $a->skill ? 1 : 0) <=> (Skill::Cook === $b->skill ? 1 : 0));
-
-        return array_keys($people);
     }
 }

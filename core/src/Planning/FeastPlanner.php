@@ -28,6 +28,9 @@ final readonly class FeastPlanner
     /** So many times longer is looked while something that is only tried is late. */
     private const PATIENCE_TRYING = 3;
 
+    /** The same before other ways of making it are looked for. */
+    private const PATIENCE_FIRST = 2;
+
     private Solve $solve;
 
     public function __construct(private Larder $larder)
@@ -55,9 +58,13 @@ final readonly class FeastPlanner
     ): Plan {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
         $best = $this->best($task, $budget, $seed, $near);
-        $plan = (new Lateness($this->solve))->explain($best->plan, $task->by($best->feast), $best->model);
+        $plan = (new Lateness($this->solve))->explain(
+            $best->plan,
+            new Task($best->feast, $kitchen, $best->plan->quantities, $notBefore),
+            $best->model,
+        );
 
-        return $this->watched($feast, $kitchen, $best->feast === $feast ? $plan : $plan->toTheMinute());
+        return $best->feast === $feast ? $plan : $plan->toTheMinute();
     }
 
     /**
@@ -69,7 +76,7 @@ final readonly class FeastPlanner
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
         $best = $this->best($task, null, 1, null, self::PATIENCE_TRYING);
 
-        return $this->watched($feast, $kitchen, $best->feast === $feast ? $best->plan : $best->plan->toTheMinute());
+        return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }
 
     /** Goes on looking from a plan; null when nothing better was found in the time. */
@@ -96,22 +103,38 @@ final readonly class FeastPlanner
         return (new Clocks($this->larder))->watch($feast, $plan, $kitchen);
     }
 
+    /** The best try that was found, with what must not be served as it is planned. */
     private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near, int $patience = Solve::PATIENCE): Attempt
     {
-        $best = $this->solve->attempt($task, [], $budget, $seed, $near, $patience);
-        $budget ??= Solve::budgetFor($best->model->problem, $patience);
-        if (!$best->isFeasible()) {
-            $best = $this->solve->attempt($task, (new Fitting($this->solve))->whatDoesNotFit($task), $budget, $seed);
-        }
-        if (!$best->isCramped() || !$task->feast->wishesRoom()) {
+        $search = new MakingSearch($this->larder, $this->solve);
+        $try = fn (Task $task, int $patience): Attempt => $search->watched(
+            $task,
+            $this->solve->attempt($task, [], $budget, $seed, $near, $patience),
+        );
+        $best = $try($task, min($patience, self::PATIENCE_FIRST));
+        if (!$search->isTroubled($best)) {
             return $best;
         }
+        $alone = $search->ofEachAlone($task, $best);
+        if ($alone->quantities->making !== $task->quantities->making) {
+            $task = $alone;
+            $best = $try($task, min($patience, self::PATIENCE_FIRST));
+        }
         $bare = $task->by($task->feast->atTheMinute());
-        $other = $this->solve->attempt($bare, [], $budget, $seed, $near);
-        if (!$other->isFeasible() && [] !== $best->leftOut) {
-            $other = $this->solve->attempt($bare, $best->leftOut, $budget, $seed);
+        if ($search->isTroubled($best) && $task->feast->wishesRoom()) {
+            $best = $best->orBetter($try($bare, $patience));
+        }
+        if ($search->isTroubled($best)) {
+            $where = $task->by($best->feast);
+            $together = $search->ofAllTogether($where, $best);
+            $best = $together === $where ? $best : $best->orBetter($try($together, $patience));
+            $task = $best->plan->quantities->making === $together->quantities->making ? $together : $where;
+        }
+        if (!$best->isFeasible()) {
+            $out = (new Fitting($this->solve))->whatDoesNotFit($task);
+            $best = $search->watched($task, $this->solve->attempt($task, $out, $budget, $seed));
         }
 
-        return $best->orBetter($other);
+        return $best;
     }
 }

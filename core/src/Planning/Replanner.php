@@ -56,11 +56,14 @@ final readonly class Replanner
         $done = array_map(static fn (array $d): array => [$model->axis->minute($d[0]), $model->axis->minute($d[1])], $done);
         $running = array_map($model->axis->minute(...), $running);
         foreach ($model->problem->links as $link) {
-            // A marker of no length goes with the step that takes the contents over.
+            // A marker goes with the step whose start it marks.
             if (!isset($model->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
                 $start = $done[$link->from][0] ?? $running[$link->from] ?? null;
-                if (null !== $start) {
-                    $done[$link->to] = [$start, $start];
+                $end = ($start ?? 0) + $model->problem->activities[$link->to]->duration->likely;
+                if (null !== $start && $end <= $model->axis->minute($now)) {
+                    $done[$link->to] = [$start, $end];
+                } elseif (null !== $start) {
+                    $running[$link->to] = $start;
                 }
             }
         }

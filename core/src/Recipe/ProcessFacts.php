@@ -36,6 +36,7 @@ final readonly class ProcessFacts
      * @param bool                       $hotHands     no work for a child, though no flame burns under it
      * @param bool                       $begins       it usually begins with things of its own
      * @param bool                       $joins        it puts one thing into another
+     * @param bool                       $isShared     by the piece or by mass it can be dealt out: each takes a part, side by side
      * @param list<string>               $becomes      words by which what it gives is named later
      */
     public function __construct(
@@ -63,6 +64,7 @@ final readonly class ProcessFacts
         public bool $hotHands = false,
         public bool $begins = false,
         public bool $joins = false,
+        public bool $isShared = false,
         public array $becomes = [],
     ) {
     }

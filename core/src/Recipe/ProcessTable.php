@@ -48,7 +48,7 @@ final class ProcessTable
 
         return match ($process) {
             Process::Prepare => new ProcessFacts(
-                'Peel, cut, grate', $before, $bowl, $byMass, $stir, [5.0, 8.0, 12.0], questions: [Question::Waste], begins: true,
+                'Peel, cut, grate', $before, $bowl, $byMass, $stir, [5.0, 8.0, 12.0], questions: [Question::Waste], begins: true, isShared: true,
             ),
             Process::Soak => new ProcessFacts(
                 'Soak', $before, $bowl, $asLong, $leave, [60.0, 120.0, 240.0], fill: FillLimit::Soaking, coolsToRoom: true,
@@ -62,7 +62,7 @@ final class ProcessTable
             ),
             Process::Sieve => new ProcessFacts(
                 'Sieve', $before, $bowl, $byMass, $stir, [2.0, 3.0, 5.0], questions: [Question::Waste], coolsToRoom: true,
-                begins: true,
+                begins: true, isShared: true,
             ),
             Process::Grind => new ProcessFacts(
                 'Grind', $before, $bowl, $byLoad, $stir, [1.0, 2.0, 3.0], questions: [Question::Load], begins: true,
@@ -70,18 +70,18 @@ final class ProcessTable
             ),
             Process::Mash => new ProcessFacts(
                 'Mash', $before, [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot, VesselKind::Pan, VesselKind::Cooker], $byMass,
-                $stir, [3.0, 5.0, 8.0], fill: FillLimit::StiffStirred,
+                $stir, [3.0, 5.0, 8.0], fill: FillLimit::StiffStirred, isShared: true,
             ),
             Process::Press => new ProcessFacts(
-                'Press', $before, $bowl, $byMass, $stir, [6.0, 9.0, 14.0], questions: [Question::Outputs], begins: true,
+                'Press', $before, $bowl, $byMass, $stir, [6.0, 9.0, 14.0], questions: [Question::Outputs], begins: true, isShared: true,
             ),
             Process::Strain => new ProcessFacts(
                 'Strain', $before, $bowl, $byMass, $stir, [3.0, 5.0, 8.0], questions: [Question::Outputs, Question::Waste],
-                begins: true,
+                begins: true, isShared: true,
             ),
             Process::Knead => new ProcessFacts(
                 'Knead', $before, $bowl, $byMass, $stir, [6.0, 9.0, 14.0], fill: FillLimit::StiffStirred, begins: true,
-                becomes: ['dough'],
+                isShared: true, becomes: ['dough'],
             ),
             Process::Rest => new ProcessFacts(
                 'Rest', $before, [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot, VesselKind::Pan], $asLong, $leave,
@@ -182,14 +182,14 @@ final class ProcessTable
                 targets: $warm, danger: Danger::Lukewarm,
             ),
             Process::MixIn => new ProcessFacts(
-                'Mix in', $after, $any, $byMass, $stir, [2.0, 3.0, 5.0], targets: $warm, leavesWhole: true, joins: true,
+                'Mix in', $after, $any, $byMass, $stir, [2.0, 3.0, 5.0], targets: $warm, leavesWhole: true, joins: true, isShared: true,
             ),
             Process::Chill => new ProcessFacts(
                 'Chill', $after, $bowl, $cooling, $leave, [60.0, 120.0, 240.0], targets: $warm, danger: Danger::Lukewarm,
             ),
             Process::Shape => new ProcessFacts(
                 'Shape', $after, $tray, $byPiece, $stir, [5.0, 10.0, 15.0], questions: [Question::Pieces], coolsToRoom: true,
-                becomes: ['balls', 'discs', 'rolls'],
+                isShared: true, becomes: ['balls', 'discs', 'rolls'],
             ),
             Process::Set => new ProcessFacts(
                 'Set in a tray', $after, [VesselKind::Tray], $cooling, $leave, [30.0, 60.0, 120.0],
@@ -200,23 +200,23 @@ final class ProcessTable
             ),
             Process::Cut => new ProcessFacts(
                 'Cut', $after, [VesselKind::Tray], $byPiece, $stir, [3.0, 5.0, 8.0], questions: [Question::Pieces],
-                coolsToRoom: true,
+                coolsToRoom: true, isShared: true,
             ),
             Process::Part => new ProcessFacts(
                 'Part', $after, [VesselKind::Tray], $byPiece, $stir, [3.0, 5.0, 8.0], questions: [Question::Pieces],
-                coolsToRoom: true,
+                coolsToRoom: true, isShared: true,
             ),
             Process::TurnOut => new ProcessFacts(
                 'Turn out', $after, [VesselKind::Tray], $asLong, $stir, [1.0, 2.0, 3.0],
             ),
             Process::Garnish => new ProcessFacts(
-                'Garnish', $after, $tray, $byMass, $stir, [3.0, 5.0, 8.0], leavesWhole: true, joins: true,
+                'Garnish', $after, $tray, $byMass, $stir, [3.0, 5.0, 8.0], leavesWhole: true, joins: true, isShared: true,
             ),
             Process::Portion => new ProcessFacts(
-                'Portion', $after, $bowl, $byMass, $stir, [3.0, 5.0, 8.0], questions: [Question::Waste],
+                'Portion', $after, $bowl, $byMass, $stir, [3.0, 5.0, 8.0], questions: [Question::Waste], isShared: true,
             ),
             Process::DishUp => new ProcessFacts(
-                'Dish up', $after, [], $byMass, $stir, [3.0, 5.0, 8.0], joins: true,
+                'Dish up', $after, [], $byMass, $stir, [3.0, 5.0, 8.0], joins: true, isShared: true,
             ),
         };
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
+use FeastLadle\Heat\Flame;
+use FeastLadle\Vessel\VesselKind;
+
 /** One step of the flow. */
 final readonly class Step
 {
@@ -63,6 +66,27 @@ final readonly class Step
     public function bases(): array
     {
         return array_values(array_unique(array_filter(array_map(static fn (Take $t): ?string => $t->base, $this->takes))));
+    }
+
+    /** Whether it stands by itself for a time that the recipe leaves open: a soak, a rest, drying, straining over night. */
+    public function standsAlone(): bool
+    {
+        return AttentionKind::None === $this->work->attention->kind
+            && Growth::Fixed === $this->work->time->growth
+            && Flame::None === $this->work->flame;
+    }
+
+    /**
+     * Whether several can each take a part of it, side by side: cold handwork by the piece or by mass, of which each has a bowl, board or
+     * tray before him, and which no loads of another step pace.
+     */
+    public function isShared(): bool
+    {
+        return $this->process->facts()->isShared
+            && Flame::None === $this->work->flame
+            && \in_array($this->work->time->growth, [Growth::Piece, Growth::Mass], true)
+            && (Process::MixIn !== $this->process || VesselKind::Bowl === $this->vessel?->kind)
+            && [] === array_filter($this->takes, static fn (Take $t): bool => $t->manner->straightOn);
     }
 
     /** The fat a deep-fry stands in, or null. */

@@ -179,7 +179,7 @@ final class GroupPlacing
      */
     private function placeActivity(int $i, int $g, array $latest, int $late, int $rotation): bool
     {
-        $this->timeline->work += self::WORK_OF_A_TRY;
+        $this->timeline->work += self::WORK_OF_A_TRY + intdiv(\count($this->groups->members[$g]), 2);
         [$lowStart, $highStart, $lowEnd, $highEnd] = $this->window->of($i, $g, $latest, $late);
         $best = Timeline::NO_TIME;
         $bestChoices = [];

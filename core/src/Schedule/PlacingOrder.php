@@ -40,19 +40,31 @@ final class PlacingOrder
             }
         }
         $depth = $this->depths();
-        // Markers of no length follow what they mark.
-        $lengths = $this->network->shortest;
+        // Markers follow what they mark.
+        $isWork = array_map(fn (int $i): bool => 0 < $this->network->shortest[$i] && !$this->marksAStart($i), array_combine($members, $members));
         usort(
             $members,
-            static fn (int $a, int $b): int => [$latest[$b], 0 < $lengths[$b], $depth[$b], $b] <=> [
+            static fn (int $a, int $b): int => [$latest[$b], $isWork[$b], $depth[$b], $b] <=> [
                 $latest[$a],
-                0 < $lengths[$a],
+                $isWork[$a],
                 $depth[$a],
                 $a,
             ],
         );
 
         return $members;
+    }
+
+    /** Whether it only begins with another, and nothing waits for it. */
+    private function marksAStart(int $i): bool
+    {
+        $n = $this->network;
+        if (1 !== \count($n->linksOf[$i])) {
+            return false;
+        }
+        [, $to, $min, $max, $fromEnd, $toEnd] = $n->links[$n->linksOf[$i][0]];
+
+        return $to === $i && 0 === $min && 0 === $max && !$fromEnd && !$toEnd;
     }
 
     /** @return list<int> how many "not before" links lead up to an activity */

@@ -17,6 +17,10 @@ final class Timeline extends Occupancy
      */
     public ?array $blockedHold = null;
 
+    /** What asking for a place costs beside the interval tests, and each look into one resource, in the same measure. */
+    private const WORK_OF_A_FIT = 8;
+    private const WORK_OF_A_LOOK = 3;
+
     /** @var array<int, list<int>> after a fit: resources by choice, for those that were left free */
     public array $settled = [];
 
@@ -29,6 +33,7 @@ final class Timeline extends Occupancy
     public function latestFit(int $i, int $duration, int $low, int $high, array $choices, array $free = []): int
     {
         $n = $this->network;
+        $this->work += self::WORK_OF_A_FIT;
         $this->blockedHold = null;
         $units = [];
         if ($duration > 0) {
@@ -171,6 +176,7 @@ final class Timeline extends Occupancy
         $starts = $this->start;
         $ends = $this->end;
         while (true) {
+            $this->work += self::WORK_OF_A_LOOK;
             $t = $this->intoCalendar($r, $t, $duration, $low);
             if ($t < $low) {
                 return self::NO_TIME;
@@ -225,6 +231,7 @@ final class Timeline extends Occupancy
         $fresh = 0 === $this->holdCount[$h];
         $turnover = $n->turnover[$r];
         while (true) {
+            $this->work += self::WORK_OF_A_LOOK;
             if ($fresh && $duration > 0) {
                 $t = $this->intoCalendar($r, $t, $duration, $low);
                 if ($t < $low) {

@@ -19,24 +19,25 @@ final readonly class Attempt
     {
     }
 
+    /** The same try with more known of its plan. */
+    public function with(Plan $plan): self
+    {
+        return new self($this->feast, $this->model, $plan, $this->leftOut);
+    }
+
     public function isFeasible(): bool
     {
         return SolutionStatus::Feasible === $this->plan->solution->status;
     }
 
-    /** Whether a dish is late, or left out for lack of room: less room before the moments may help it then. */
-    public function isCramped(): bool
-    {
-        return $this->plan->isLate()
-            || [] !== array_filter($this->leftOut, static fn (Obstacle $o): bool => self::NO_ROOM === $o->sentence->id);
-    }
-
-    /** Of two tries the one with more dishes, then the one less late; this one where they are alike. */
+    /** Of two tries the one with more dishes, then the one that keeps more clocks and windows, then the one less late; this one where they are alike. */
     public function orBetter(self $other): self
     {
         $lacks = static fn (self $a): array => [
             $a->isFeasible() ? 0 : 1,
-            \count($a->leftOut),
+            \count($a->plan->obstacles),
+            \count($a->plan->clocks),
+            \count($a->plan->overruns),
             array_sum(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $a->plan->timings)),
         ];
 

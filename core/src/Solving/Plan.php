@@ -21,6 +21,7 @@ final readonly class Plan
      * @param list<PlannedJob>          $jobs          work beside the recipes, by start
      * @param list<Obstacle>            $obstacles     dishes that can't be cooked or placed at all, and why
      * @param list<Obstacle>            $clocks        dishes that are planned and may not be served so: too long neither hot nor cold
+     * @param list<Overrun>             $overruns      windows that are overrun, as nothing else was found
      * @param bool                      $isToTheMinute there was no room to be ready before the moments, as was wished
      * @param array<string, KeptHot>    $kept          what is kept hot when it is ready, by the activity that finishes it
      * @param array<string, int>        $margins       minutes by which what must meet a moment is planned before it, by activity
@@ -39,6 +40,7 @@ final readonly class Plan
         public bool $isToTheMinute = false,
         public array $clocks = [],
         public array $kept = [],
+        public array $overruns = [],
     ) {
     }
 
@@ -60,7 +62,7 @@ final readonly class Plan
     /** Whether everything is there, and in time. */
     public function isOnTime(): bool
     {
-        return [] === $this->obstacles && [] === $this->clocks && !$this->isLate();
+        return [] === $this->obstacles && [] === $this->clocks && [] === $this->overruns && !$this->isLate();
     }
 
     /** Whether a dish that is planned misses its moment. */
@@ -141,6 +143,7 @@ final readonly class Plan
             $isToTheMinute ?? $this->isToTheMinute,
             $clocks ?? $this->clocks,
             $kept ?? $this->kept,
+            $this->overruns,
         );
     }
 }

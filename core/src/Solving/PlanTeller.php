@@ -12,6 +12,7 @@ use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Modelling\Packing;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Modelling\StepKey;
@@ -106,7 +107,41 @@ final readonly class PlanTeller
             true,
             $this->jobs($model, $solution),
             $this->margins($model),
+            overruns: $this->overruns($quantities, $model, $solution),
         );
+    }
+
+    /** @return list<Overrun> the widest of each two steps */
+    private function overruns(Quantities $quantities, ScheduleModel $model, Solution $solution): array
+    {
+        $overruns = [];
+        foreach ($model->windows as $window) {
+            $over = $solution->activities[$window->to]->start - $solution->activities[$window->from]->end - $window->minutes;
+            $from = $model->steps[$window->from] ?? null;
+            $to = $model->steps[$window->to] ?? null;
+            if ($over <= 0 || null === $from || null === $to) {
+                continue;
+            }
+            $which = $from->dish.'/'.$from->step.'/'.$to->step;
+            if ($over <= ($overruns[$which]->minutes ?? 0)) {
+                continue;
+            }
+            $recipe = $quantities->dishes[$to->dish]->dish->recipe;
+            $overruns[$which] = new Overrun(new Obstacle(
+                $to->dish,
+                '"{step}" begins {over} min too late after "{before}", which should wait {most} min at the most.',
+                [
+                    'step' => $recipe->step($to->step)->title,
+                    'before' => $recipe->step($from->step)->title,
+                    'over' => $over,
+                    'most' => $window->minutes,
+                ],
+                ObstacleKind::Window,
+                $to->step,
+            ), $over);
+        }
+
+        return array_values($overruns);
     }
 
     /** @return array<string, int> by activity */

@@ -28,7 +28,7 @@ final readonly class Solve
     private const BUDGET_MS_EACH = 2;
 
     /** When something is late after that, so many times longer is looked before saying so. */
-    public const PATIENCE = 10;
+    public const PATIENCE = 4;
 
     public function __construct(private Larder $larder)
     {
@@ -62,7 +62,7 @@ final readonly class Solve
         ?Solution $near = null,
         int $patience = self::PATIENCE,
     ): Attempt {
-        $task = $task->without(array_map(static fn (Obstacle $o): string => $o->dish, $leftOut));
+        $task = $task->without([...$task->without, ...array_map(static fn (Obstacle $o): string => $o->dish, $leftOut)]);
         $model = $this->model($task)->withObstacles($leftOut);
         $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem, $patience), $seed, $near);
 

@@ -30,6 +30,11 @@ final readonly class Task
         return new self($feast, $kitchen ?? $this->kitchen, $this->quantities->wishedAs($feast), $this->notBefore, $this->without);
     }
 
+    public function ofAmounts(Quantities $quantities): self
+    {
+        return new self($this->feast, $this->kitchen, $quantities, $this->notBefore, $this->without);
+    }
+
     /** @param list<string> $dishes */
     public function without(array $dishes): self
     {

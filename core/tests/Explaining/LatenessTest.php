@@ -20,7 +20,7 @@ final class LatenessTest extends TestCase
         $timing = $plan->timings['basundi'];
         self::assertGreaterThan(0, $timing->lateMinutes);
         self::assertStringContainsString('Even with every fire and hand free', $timing->reasons[0]->sentence->id);
-        self::assertStringContainsString('Reduce the milk to a half', $timing->reasons[0]->sentence->text());
+        self::assertStringContainsString('Chill the basundi', $timing->reasons[0]->sentence->text());
     }
 
     public function testStartingEarlierIsNamedWhenItWasSeenToHelp(): void

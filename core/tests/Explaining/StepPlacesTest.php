@@ -8,6 +8,7 @@ use FeastLadle\Explaining\StepPlaces;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Schedule\Audit;
+use FeastLadle\Schedule\LinkType;
 use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Solving\Plan;
@@ -91,7 +92,7 @@ final class StepPlacesTest extends TestCase
                 $placements = $plan->solution->activities;
                 $with = [$id];
                 foreach ($plan->problem->links as $link) {
-                    if ($link->from === $id && str_contains($link->to, '>') && 0 === $link->max) {
+                    if ($link->from === $id && LinkType::StartToStart === $link->type && 0 === $link->max) {
                         $with[] = $link->to;
                     }
                 }

@@ -70,7 +70,7 @@ final class EarlinessTest extends TestCase
         self::assertSame([], $plan->obstacles);
         self::assertSame([0], array_values(array_unique($plan->margins)));
         self::assertSame([], RoomBefore::heldBack($feast, $plan), 'not for keeping: there is no room');
-        $long = $this->temple(600);
+        $long = $this->temple(240);
         $held = RoomBefore::heldBack($long, $planner->plan($long, Shipped::temple()));
         self::assertSame(30, $held['kesari/2/dish-up'] ?? null, 'its batch is eaten of for an hour, and it keeps ninety minutes');
         self::assertArrayNotHasKey('barfi/0/dish-up', $held);

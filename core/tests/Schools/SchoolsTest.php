@@ -105,21 +105,17 @@ final class SchoolsTest extends TestCase
 
     public function testTheSchoolThatDoesNotBoilDownAPlantMilkIsTakenByItselfAndSaid(): void
     {
-        $document = Shipped::document('recipes/basundi');
-        $document['schools'][0]['options'][] = ['id' => 'starch', 'name' => 'Thickened with starch', 'why' => 'Nothing is boiled down.'];
-        foreach ($document['steps'] as $i => $step) {
-            if ('reduce' === $step['id']) {
-                $document['steps'][$i]['variants'][] = [
-                    'when' => ['milk' => 'starch'],
-                    'process' => 'simmer',
-                    'flame' => 'low',
-                    'time' => ['grows' => 'fixed', 'minutes' => [8, 10, 15]],
-                    'target' => ['kind' => 'none'],
-                ];
-            }
-        }
+        $json = Document::changed(Shipped::document('recipes/basundi'), [
+            '/schools/0/options/3' => ['id' => 'starch', 'name' => 'Thickened with starch', 'why' => 'Nothing is boiled down.'],
+            '/steps/1/variants/3' => [
+                'when' => ['milk' => 'starch'],
+                'process' => 'simmer',
+                'flame' => 'low',
+                'time' => ['grows' => 'fixed', 'minutes' => [8, 10, 15]],
+                'target' => ['kind' => 'none'],
+            ],
+        ]);
         $reader = new RecipeReader(Shipped::larder());
-        $json = json_encode($document, \JSON_THROW_ON_ERROR);
         $without = $reader->read($json, new Choices([], [], [Without::Dairy]), Shipped::shelf());
         self::assertSame(['milk' => 'starch'], array_intersect_key($without->way->options, ['milk' => true]));
         self::assertSame('oat-milk', $without->otherWay->ingredient ?? null);

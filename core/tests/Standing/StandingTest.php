@@ -84,7 +84,7 @@ final class StandingTest extends TestCase
         self::assertSame([], $plan->obstacles);
         self::assertFalse($plan->isLate());
         self::assertSame([], $plan->clocks);
-        $late = $this->jalebi(240);
+        $late = $this->jalebi(600);
         self::assertCount(1, $late->clocks);
         self::assertSame(ObstacleKind::Clock, $late->clocks[0]->kind);
         self::assertFalse($late->isOnTime(), 'it is ready, and nobody should eat of it four hours later');
