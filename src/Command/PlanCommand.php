@@ -120,6 +120,10 @@ final class PlanCommand extends Command
             return Reading::tell($faulty, $output);
         }
         $plan = $this->planner->plan($feast, $kitchen, null, null === $budget ? null : Budget::milliseconds($budget));
+        if (null === $budget && $plan->isOnTime()) {
+            // Nobody waits for a page here: room is looked for at once.
+            $plan = $this->planner->improve($feast, $kitchen, $plan, null, Budget::milliseconds(0), 1) ?? $plan;
+        }
         $output->write(
             match ($option('format')) {
                 'json' => $this->json->write($feast, $kitchen, $plan)."\n",

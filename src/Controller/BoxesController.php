@@ -82,7 +82,7 @@ final class BoxesController extends StationController
 
         return $printer->print(
             'paper/labels.html.twig',
-            ['feast' => $open->feast, 'counts' => $this->counts($open, $this->desk->quantities($open))],
+            ['feast' => $open->feast, 'counts' => $this->counts($open, $this->plans->plan($open)->quantities)],
             $request,
             $open->feast->name.' labels',
         );

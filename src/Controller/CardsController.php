@@ -38,7 +38,7 @@ final class CardsController extends StationController
         if (!$this->isCsrfTokenValid('cards', $request->request->getString('_token'))) {
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
-        $known = $this->bowls(CardMaker::cards($this->desk->quantities($open)));
+        $known = $this->bowls(CardMaker::cards($this->plans->plan($open)->quantities));
         $now = array_intersect(array_filter($request->request->all('ticked'), \is_string(...)), $known);
         // Only what was changed on this page counts: somebody else may have ticked in between.
         $was = array_intersect(array_filter($request->request->all('was'), \is_string(...)), $known);
@@ -59,7 +59,7 @@ final class CardsController extends StationController
 
         return $printer->print(
             'paper/cards.html.twig',
-            ['feast' => $open->feast, 'cards' => CardMaker::cards($this->desk->quantities($open))],
+            ['feast' => $open->feast, 'cards' => CardMaker::cards($this->plans->plan($open)->quantities)],
             $request,
             $open->feast->name.' measuring cards',
         );

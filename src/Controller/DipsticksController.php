@@ -69,7 +69,7 @@ final class DipsticksController extends StationController
                 'feast' => $open->feast,
                 'sheets' => array_map(
                     static fn (PotStick $s): array => $sheet->of($s, PdfPrinter::paper($request)),
-                    $this->sticks($this->desk->quantities($open)),
+                    $this->sticks($this->plans->plan($open)->quantities),
                 ),
             ],
             $request,

@@ -11,6 +11,7 @@ use App\Repository\KitchenRepository;
 use App\Service\CurrentKitchen;
 use App\Service\FeastDesk;
 use App\Service\FeastTemplate;
+use App\Service\PlanStore;
 use FeastLadle\Document\FaultyDocument;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -29,6 +30,7 @@ final class FeastController extends AbstractController
         FaultMapper $faults,
         ClockInterface $clock,
         KitchenRepository $kitchens,
+        PlanStore $plans,
     ): Response {
         $form = $this->createForm(
             NewFeastType::class,
@@ -51,12 +53,18 @@ final class FeastController extends AbstractController
                 $faults->map($form, $faulty, ['/groups/0/count' => 'count', '/moments/0/time' => 'time']);
             }
         }
-        $open = [];
+        $open = $sure = [];
         foreach ($feasts->findBy([], ['id' => 'DESC']) as $record) {
-            $open[] = $desk->open($record->getId() ?? 0);
+            $open[] = $feast = $desk->open($record->getId() ?? 0);
+            // What was not planned yet is planned when somebody opens it, not for the list.
+            $plan = $plans->isKept($feast) ? $plans->plan($feast) : null;
+            if (null !== $plan && [] !== $plan->steps) {
+                $moments = $plans->moments($feast, $plan);
+                $sure[$record->getId() ?? 0] = ['word' => $moments->word($plan)->value, 'chance' => $moments->least()->chance ?? 0.0];
+            }
         }
 
-        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open]);
+        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'sure' => $sure]);
     }
 
     #[Route('/feasts/{id}/remove', name: 'feast_remove', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]

@@ -68,6 +68,7 @@ final class RiskController extends StationController
                 'faults' => $faults,
                 'holding' => null === $risk ? null : $holding->of($open, $plan),
                 'risk' => $risk,
+                'moments' => $this->plans->moments($open, $plan)->moments,
                 'held' => RoomBefore::heldBack($open->feast, $plan),
                 'short' => null !== $risk && !$plan->isToTheMinute && [] !== RoomBefore::wanted($plan, $risk),
                 'steps' => $steps,

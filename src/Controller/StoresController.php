@@ -58,7 +58,7 @@ final class StoresController extends StationController
         $open = $this->desk->open($id);
 
         return new Response(
-            $csv->write($this->desk->quantities($open)),
+            $csv->write($this->plans->plan($open)->quantities),
             headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="stores.csv"'],
         );
     }

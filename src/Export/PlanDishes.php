@@ -6,11 +6,10 @@ namespace App\Export;
 
 use FeastLadle\Amounts\DemandCurve;
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Explaining\Word;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Feast\Moment;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Recipe\ServingWay;
-use FeastLadle\Schedule\Sureness;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Walk;
@@ -33,16 +32,9 @@ final readonly class PlanDishes
     ) {
     }
 
-    public static function word(int $lateMinutes, ?float $chance): string
+    private static function word(int $lateMinutes, ?float $chance): string
     {
-        return match (true) {
-            $lateMinutes > 0 || null === $chance => 'not-in-time',
-            default => match (Sureness::of($chance)) {
-                Sureness::Sure => 'sure',
-                Sureness::Likely => 'likely',
-                Sureness::Open, Sureness::Late => 'at-risk',
-            },
-        };
+        return ($lateMinutes > 0 || null === $chance ? Word::NotInTime : Word::ofChance($chance))->value;
     }
 
     /**
@@ -100,24 +92,6 @@ final readonly class PlanDishes
             'pots' => $this->pots($planned),
             'reasons' => array_map(static fn (Obstacle $o): string => $o->text(), $timing->reasons ?? []),
         ];
-    }
-
-    /** @return array{word: string, chance: float|null} of a moment: those of the least sure sweet that somebody eats then */
-    public function at(Moment $moment): array
-    {
-        $chance = null;
-        $late = 0;
-        foreach ($this->plan->quantities->dishes as $id => $planned) {
-            foreach ($planned->dish->isBase ? [] : $this->batches($planned) as $batch) {
-                if (\in_array($moment->id, array_column($batch['serves'], 'moment'), true)) {
-                    $late = max($late, $this->plan->timings[$id]->lateMinutes ?? 0);
-                    $own = $this->chance($id);
-                    $chance = null === $own ? $chance : min($chance ?? 1.0, $own);
-                }
-            }
-        }
-
-        return ['word' => self::word($late, $chance), 'chance' => $chance];
     }
 
     private function chance(string $dish): ?float

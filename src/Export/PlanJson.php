@@ -6,14 +6,16 @@ namespace App\Export;
 
 use FeastLadle\Diet\DietGrid;
 use FeastLadle\Explaining\FuelTally;
+use FeastLadle\Explaining\MomentChance;
+use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Explaining\StepPlaces;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Feast\Moment;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Portion\Group;
 use FeastLadle\Schedule\Risk;
+use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
@@ -32,9 +34,8 @@ final readonly class PlanJson
     public const VERSION = 2;
 
     /** Futures tried for a chance. */
-    private const RUNS = 300;
-
-    public function __construct(private Larder $larder)
+    /** @param int $runs futures of which the chances are told */
+    public function __construct(private Larder $larder, private int $runs = Risk::USUAL_RUNS)
     {
     }
 
@@ -42,9 +43,10 @@ final readonly class PlanJson
     {
         $walk = Walk::through($feast, $plan, $kitchen, $this->larder);
         $held = Holds::of($feast, $plan, $walk, $kitchen, $this->larder);
-        $chances = $this->chances($plan);
+        $risk = $this->risk($plan);
+        $chances = MomentChances::of($feast, $plan, $risk);
         $clock = new PlanClock($plan->origin, $feast->timeZone);
-        $dishes = new PlanDishes($feast, $plan, $walk, $clock, $chances);
+        $dishes = new PlanDishes($feast, $plan, $walk, $clock, $risk->chances ?? []);
         $topUps = $this->topUps($walk);
         $steps = new PlanSteps($plan, $this->larder, $clock, StepPlaces::of($plan, $kitchen));
 
@@ -55,10 +57,10 @@ final readonly class PlanJson
                 'fingerprint' => hash('sha256', serialize([$feast, $kitchen])),
                 'feast' => $feast->name,
                 'timeZone' => $feast->timeZone->getName(),
-                'word' => $this->word($plan, $chances),
-                'chance' => [] === $chances ? null : round(min($chances), 3),
+                'word' => $chances->word($plan)->value,
+                'chance' => null === $chances->least()?->chance ? null : round($chances->least()->chance, 3),
                 'inTime' => $plan->isOnTime(),
-                'moments' => array_map(fn (Moment $m): array => $this->moment($m, $feast, $dishes), $feast->moments),
+                'moments' => array_map(fn (MomentChance $m): array => $this->moment($m, $feast), $chances->moments),
                 'guests' => $this->guests($feast, $kitchen),
                 'dishes' => $dishes->all($held),
                 'steps' => array_map($steps->step(...), array_values($walk->steps())),
@@ -103,18 +105,11 @@ final readonly class PlanJson
         );
     }
 
-    /** @return array<string, float> by activity with a moment: the share of futures in which it is in time */
-    private function chances(Plan $plan): array
+    private function risk(Plan $plan): ?RiskReport
     {
         return SolutionStatus::Feasible !== $plan->solution->status || [] === $plan->steps
-            ? []
-            : Risk::of($plan->problem, $plan->solution, self::RUNS, grace: $plan->margins)->chances;
-    }
-
-    /** @param array<string, float> $chances */
-    private function word(Plan $plan, array $chances): string
-    {
-        return $plan->isOnTime() && [] !== $chances ? PlanDishes::word(0, min($chances)) : 'not-in-time';
+            ? null
+            : Risk::of($plan->problem, $plan->solution, $this->runs, grace: $plan->margins);
     }
 
     /** @return array<string, float> grams of fat by ingredient that make up for what pieces drink */
@@ -134,8 +129,9 @@ final readonly class PlanJson
     }
 
     /** @return array<string, mixed> */
-    private function moment(Moment $moment, Feast $feast, PlanDishes $dishes): array
+    private function moment(MomentChance $sure, Feast $feast): array
     {
+        $moment = $sure->moment;
         $guests = [];
         foreach ($feast->groups as $group) {
             if (null === $group->at || $group->at === $moment->id) {
@@ -151,7 +147,9 @@ final readonly class PlanJson
             'servingMinutes' => $moment->servingMinutes,
             'bowls' => $moment->bowls,
             'guests' => (object) $guests,
-            ...$dishes->at($moment),
+            'word' => $sure->word->value,
+            'chance' => null === $sure->chance ? null : round($sure->chance, 3),
+            'wish' => $moment->wish(),
         ];
     }
 

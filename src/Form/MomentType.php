@@ -32,6 +32,10 @@ final class MomentType extends AbstractType
             ->add('servingMinutes', NumberTextType::class, [
                 'label' => 'Minutes of serving',
                 'required' => false,
+            ])
+            ->add('wishPercent', NumberTextType::class, [
+                'label' => 'In time, of 100',
+                'required' => false,
             ]);
     }
 }

@@ -8,11 +8,9 @@ use App\Doctrine\ComparesVersions;
 use App\Entity\FeastRecord;
 use App\Repository\FeastRepository;
 use Doctrine\ORM\EntityManagerInterface;
-use FeastLadle\Amounts\Quantities;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonWriter;
 use FeastLadle\Feast\FeastReader;
-use FeastLadle\Planning\FeastPlanner;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
@@ -24,7 +22,6 @@ final readonly class FeastDesk
         private FeastRepository $feasts,
         private CurrentKitchen $kitchen,
         private RecipeBook $recipes,
-        private FeastPlanner $planner,
         private EntityManagerInterface $entities,
         private ClockInterface $clock,
         private ComparesVersions $versions,
@@ -109,10 +106,5 @@ final readonly class FeastDesk
     {
         $this->entities->remove($open->record);
         $this->entities->flush();
-    }
-
-    public function quantities(OpenFeast $open): Quantities
-    {
-        return $this->planner->quantities($open->feast, $open->kitchen);
     }
 }

@@ -90,7 +90,10 @@ final readonly class PlanCodec
             'hands' => $making->hands,
             'waits' => array_map(static fn (Wait $w): string => $w->value, $making->waits),
             'pots' => $making->pots,
-            'windows' => array_map(static fn (float $times): float => \INF === $times ? self::AS_LONG_AS_IT_TAKES : $times, $making->windows),
+            'windows' => array_map(
+                static fn (float $times): float => \INF === $times ? self::AS_LONG_AS_IT_TAKES : $times,
+                $making->windows,
+            ),
         ];
     }
 
@@ -140,7 +143,13 @@ final readonly class PlanCodec
         $toTheMinute = $root->at('toTheMinute')->bool(false);
         $feast = $toTheMinute ? $open->feast->atTheMinute() : $open->feast;
         $out = array_map(static fn (Node $n): string => $n->string(), $root->at('without')->items());
-        $task = new Task($feast, $open->kitchen, (new QuantityPlanner($this->larder))->plan($feast, $open->kitchen, $this->making($root->at('making'))), $notBefore, $out);
+        $task = new Task(
+            $feast,
+            $open->kitchen,
+            (new QuantityPlanner($this->larder))->plan($feast, $open->kitchen, $this->making($root->at('making'))),
+            $notBefore,
+            $out,
+        );
         $solve = new Solve($this->larder);
         $plan = $solve->plan($task, $solve->model($task), (new SolutionReader())->fromNode($root->at('solution'), $faults));
         $plan = $toTheMinute ? $plan->toTheMinute() : $plan;

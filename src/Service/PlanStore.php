@@ -8,10 +8,12 @@ use App\Entity\FeastPlan;
 use App\Entity\FeastRecord;
 use App\Repository\FeastPlanRepository;
 use Doctrine\DBAL\Exception as DatabaseException;
+use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\RiskReport;
+use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
@@ -106,6 +108,16 @@ final readonly class PlanStore
             $plan,
             'chances',
             static fn (Plan $p): RiskReport => Risk::of($p->problem, $p->solution, grace: $p->margins),
+        );
+    }
+
+    /** How sure each moment is; without a schedule none is. */
+    public function moments(OpenFeast $open, Plan $plan): MomentChances
+    {
+        return MomentChances::of(
+            $open->feast,
+            $plan,
+            SolutionStatus::Feasible === $plan->solution->status && [] !== $plan->steps ? $this->chances($open, $plan) : null,
         );
     }
 

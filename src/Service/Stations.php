@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Repository\DishOutcomeRepository;
+use FeastLadle\Explaining\Word;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -24,6 +25,7 @@ final readonly class Stations
         private CookingDay $day,
         private DishOutcomeRepository $outcomes,
         private TranslatorInterface $translator,
+        private PlanStore $plans,
     ) {
     }
 
@@ -70,13 +72,37 @@ final readonly class Stations
             $this->station(
                 'run_sheet',
                 'Run sheet',
-                !$plan->isScheduled ? 'being planned …' : ($late > 0 ? '{count} not in time' : 'in time'),
-                $late,
-                $late > 0,
+                ...$this->howSure($open, $plan, $late),
             ),
             $this->station('cook', 'Cook', '{count} of {steps} done', $done, false, $steps),
             $this->station('afterwards', 'Afterwards', '{count} noted', $noted, false),
         ];
+    }
+
+    /**
+     * The feast's word: that of its least sure moment.
+     *
+     * @return array{string, int, bool} words, the number in them, and whether something is to be settled
+     */
+    private function howSure(OpenFeast $open, Plan $plan, int $late): array
+    {
+        if (!$plan->isScheduled) {
+            return ['being planned …', 0, false];
+        }
+        if ($late > 0) {
+            return ['{count} not in time', $late, true];
+        }
+        $least = [] === $plan->steps ? null : $this->plans->moments($open, $plan)->least();
+        if (null === $least) {
+            return ['nothing to plan', 0, false];
+        }
+        $of100 = (int) floor(100 * ($least->chance ?? 0.0) + 1e-9);
+
+        return match ($least->word) {
+            Word::Sure => ['sure: {count} of 100', $of100, false],
+            Word::Likely => ['likely: {count} of 100', $of100, false],
+            default => ['at risk: {count} of 100', $of100, true],
+        };
     }
 
     /**

@@ -235,7 +235,7 @@ final class PlanCheckTest extends TestCase
         $read = (new FeastReader($at, Shipped::shelf()))->read(json_encode($feast, \JSON_THROW_ON_ERROR));
         $plan = (new FeastPlanner(Shipped::larder()))->plan($read, $at);
 
-        return (new PlanJson(Shipped::larder()))->write($read, $at, $plan);
+        return (new PlanJson(Shipped::larder(), 50))->write($read, $at, $plan);
     }
 
     /** @return array<string, mixed> */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Amounts;
 
-
 /**
  * What a planner may choose of a dish beside when and by whom: more batches than its pots ask for, how many share its handwork, how long
  * what stands alone stands, whether batches go in slower pots side by side, and, where nothing else holds, by how much its windows are

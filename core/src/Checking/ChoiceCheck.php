@@ -46,7 +46,7 @@ final readonly class ChoiceCheck implements Check
                 '{name} splits above {most} °C.',
                 [
                     'option' => $recipe->way->school($school)->options[$option]->name ?? $option,
-                    'name' => $splits?->name ?? '',
+                    'name' => $splits->name ?? '',
                     'most' => round($splits->mostCelsius ?? 0.0),
                 ],
             );

@@ -100,10 +100,15 @@ final readonly class Lateness
             }
             $reasons[] =
                 ConflictKind::Resource === $conflict->kind
-                    ? new Obstacle($dish, 'There is not enough of {resources} before its moment for: {steps}.', [
-                        'resources' => ResourceNames::list($task->kitchen, $conflict->resources),
-                        'steps' => implode(', ', array_keys($titles)),
-                    ], ResourceNames::kind($task->kitchen, ...$conflict->resources))
+                    ? new Obstacle(
+                        $dish,
+                        'There is not enough of {resources} before its moment for: {steps}.',
+                        [
+                            'resources' => ResourceNames::list($task->kitchen, $conflict->resources),
+                            'steps' => implode(', ', array_keys($titles)),
+                        ],
+                        ResourceNames::kind($task->kitchen, ...$conflict->resources),
+                    )
                     : new Obstacle($dish, 'Even with every fire and hand free, these steps do not fit before its moment: {steps}.', [
                         'steps' => implode(', ', array_reverse(array_keys($titles))),
                     ]);
@@ -130,24 +135,36 @@ final readonly class Lateness
         }
         /** @var Shift|null $first */
         $first = null;
+        $cook = new Person('one-more-cook', 'one more cook', Skill::Cook);
+        $helped = $feast;
         foreach ($feast->shifts as $shift) {
             $first = null === $first || $shift->from < $first->from ? $shift : $first;
+            // In the hours in which others are there: what more hours would do is another question.
+            $helped = $helped->withShift(new Shift($cook->id, $shift->from, $shift->to));
         }
-        if (null !== $first) {
-            $cook = new Person('one-more-cook', 'one more cook', Skill::Cook);
-            $more = $kitchen->withPerson($cook);
-            $helped = $feast->withShift(new Shift($cook->id, $first->from, $feast->lastMoment()->at->modify('+12 hours')));
+        if (null === $first) {
+            return $trials;
+        }
+        $trials[] = [
+            'The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).',
+            $this->solve->lateness($task->by($helped, $kitchen->withPerson($cook)), $budget),
+        ];
+        if (null === $task->notBefore || $first->from > $task->notBefore) {
+            $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
             $trials[] = [
-                'The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).',
-                $this->solve->lateness($task->by($helped, $more), $budget),
+                'The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).',
+                $this->solve->lateness($task->by($earlier), $budget),
             ];
-            if (null === $task->notBefore || $first->from > $task->notBefore) {
-                $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
-                $trials[] = [
-                    'The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).',
-                    $this->solve->lateness($task->by($earlier), $budget),
-                ];
+            $evening = $feast->firstMoment()->at->modify('-1 day');
+            $before = $feast;
+            foreach (array_unique(array_map(static fn (Shift $s): string => $s->person, $feast->shifts)) as $person) {
+                $before = $before->withShift(new Shift($person, $evening->setTime(15, 0), $evening->setTime(20, 0)));
             }
+            $trials[] = [
+                'The day is short: with everybody there from 15 to 20 the day before it would be ready {minutes} min sooner ({left} '
+                    .'min late).',
+                $this->solve->lateness($task->by($before), $budget),
+            ];
         }
 
         return $trials;

@@ -65,7 +65,10 @@ final readonly class Relaxing
             }
         }
         $strongest = $kitchen->strongestFire();
-        foreach (null === $strongest ? [] : self::MORE as $more) {
+        if (null === $strongest) {
+            return null;
+        }
+        foreach (self::MORE as $more) {
             if ($goes($feast, $this->withFires($kitchen, $strongest, $more))) {
                 return new Obstacle($dish, 'The fires are short: with {more} more like "{fire}" it goes.', [
                     'more' => $more,

@@ -6,9 +6,9 @@ namespace FeastLadle\Explaining;
 
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Modelling\Resources;
 use FeastLadle\Modelling\StepActivities;
-use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Problem;
@@ -182,11 +182,16 @@ final class StepPlaces
     private function begun(string $activity, \Closure $note): void
     {
         $start = $this->plan->solution->activities[$activity]->start;
-        foreach (isset($this->plan->problem->activities[StepActivities::begun($activity)])
-            ? $this->plan->problem->resources[Resources::SOMEBODY]->calendar ?? []
-            : [] as [$from, $to]) {
+        foreach (
+            isset($this->plan->problem->activities[StepActivities::begun($activity)])
+                ? $this->plan->problem->resources[Resources::SOMEBODY]->calendar ?? []
+                : [] as [$from, $to]
+        ) {
             if ($from <= $start && $start < $to) {
-                $note($to - 1 - $start, new Obstacle('', 'somebody begins it, and nobody is there after {time}', ['time' => $this->clock($to)]));
+                $note(
+                    $to - 1 - $start,
+                    new Obstacle('', 'somebody begins it, and nobody is there after {time}', ['time' => $this->clock($to)]),
+                );
             }
         }
     }
@@ -257,7 +262,12 @@ final class StepPlaces
             }
             $title = $this->titles[$user['activity']] ?? null;
             if ($beside + $units > $capacity && null !== $title) {
-                $note(max(0, $user['start'] - $turnover - $step->endMinute), $title, $this->clock($user['start']), $this->named($resource));
+                $note(
+                    max(0, $user['start'] - $turnover - $step->endMinute),
+                    $title,
+                    $this->clock($user['start']),
+                    $this->named($resource),
+                );
 
                 return;
             }

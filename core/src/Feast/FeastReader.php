@@ -127,7 +127,7 @@ final readonly class FeastReader
     /** A time of the clock on the feast's day, or so many days from it, in the feast's own zone. */
     private function moment(Node $node, string $date, \DateTimeZone $zone, ?\DateTimeImmutable $now): Moment
     {
-        $node->object(['id', 'kind', 'name', 'day', 'time', 'bowls', 'servingMinutes']);
+        $node->object(['id', 'kind', 'name', 'day', 'time', 'bowls', 'servingMinutes', 'wishPercent']);
         $kind = $node->at('kind')->enum(MomentKind::class);
         $at = $this->instant($node->at('time'), $date, $node->at('day')->int(0, 3, 0), $zone);
         if (null !== $now && $at < $now) {
@@ -141,6 +141,7 @@ final readonly class FeastReader
             $at,
             $node->at('bowls')->int(0, 1000, 0),
             $node->at('servingMinutes')->int(0, 600, Moment::USUAL_SERVING),
+            $node->has('wishPercent') ? $node->at('wishPercent')->int(50, 99) / 100 : null,
         );
     }
 

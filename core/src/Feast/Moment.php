@@ -10,9 +10,14 @@ final readonly class Moment
     /** From the first who are served to the last who eat, where nothing is said. */
     public const USUAL_SERVING = 30;
 
+    /** The chance that is wished of having everything there: an offering waits for nobody. */
+    public const WISHED_OF_AN_OFFERING = 0.97;
+    public const WISHED = 0.90;
+
     /**
-     * @param int $bowls          how many grown-up portions of each dish an offering sets aside
-     * @param int $servingMinutes from the first who are served to the last who eat
+     * @param int        $bowls          how many grown-up portions of each dish an offering sets aside
+     * @param int        $servingMinutes from the first who are served to the last who eat
+     * @param float|null $ownWish        chance from 0 to 1 that is wished of having everything there; null: the usual one
      */
     public function __construct(
         public string $id,
@@ -21,6 +26,12 @@ final readonly class Moment
         public \DateTimeImmutable $at,
         public int $bowls,
         public int $servingMinutes = self::USUAL_SERVING,
+        public ?float $ownWish = null,
     ) {
+    }
+
+    public function wish(): float
+    {
+        return $this->ownWish ?? (MomentKind::Offering === $this->kind ? self::WISHED_OF_AN_OFFERING : self::WISHED);
     }
 }

@@ -51,7 +51,8 @@ final readonly class HandsNeeds
                 $step->id,
             );
         }
-        $turns = $attention->turnMinutes > 0 && $range->likely > $attention->turnMinutes && 1 === $attention->people && \count($people) > 1;
+        $turns =
+            $attention->turnMinutes > 0 && $range->likely > $attention->turnMinutes && 1 === $attention->people && \count($people) > 1;
         // Those who only lend their hands are taken beside the cooks where there are enough: then the two are chosen apart.
         $others = array_values(array_diff($hands, $people));
 
@@ -93,7 +94,10 @@ final readonly class HandsNeeds
         }
         $there = $there > 2 ? $there - 1 : $there;
 
-        return max($told, min((int) ceil(($alone->likely * $told) / self::PORTION_MINUTES), $there, $this->making->hands($planned->dish->id)));
+        return max(
+            $told,
+            min((int) ceil(($alone->likely * $told) / self::PORTION_MINUTES), $there, $this->making->hands($planned->dish->id)),
+        );
     }
 
     /** @return list<string> helpers first, so that the cook stays free for what only a cook can do */

@@ -33,7 +33,16 @@ final readonly class ScheduleModel
 
     public static function of(Problem $problem, TimeAxis $axis, ModelParts $parts): self
     {
-        return new self($problem, $axis, $parts->steps, $parts->lastOf, $parts->obstacles, $parts->momentOf, $parts->flows, $parts->windows);
+        return new self(
+            $problem,
+            $axis,
+            $parts->steps,
+            $parts->lastOf,
+            $parts->obstacles,
+            $parts->momentOf,
+            $parts->flows,
+            $parts->windows,
+        );
     }
 
     /** @param list<Obstacle> $obstacles */

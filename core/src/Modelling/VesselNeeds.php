@@ -17,7 +17,6 @@ use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Need;
 use FeastLadle\Timing\Minutes;
 use FeastLadle\Timing\StepTimer;
-use FeastLadle\Vessel\Vessel;
 
 /** Which vessels of the kitchen serve for a run of steps as well as the one chosen. */
 final readonly class VesselNeeds
@@ -38,15 +37,20 @@ final readonly class VesselNeeds
         if (\count($choice->vessels) > 1) {
             // The smallest of them holds its part; any that holds as much serves as well.
             $least = $choice->vessel()->shape->brimfulMl();
-            $options = array_map(static fn (Vessel $v): string => $v->id, $choice->vessels);
+            $options = array_map(static fn ($v): string => $v->id, $choice->vessels);
             foreach ($this->kitchen->vessels as $vessel) {
-                if ($vessel->kind === $choice->run->kind && $vessel->shape->brimfulMl() >= $least && !\in_array($vessel->id, $options, true)) {
+                if (
+                    $vessel->kind === $choice->run->kind
+                    && $vessel->shape->brimfulMl() >= $least
+                    && !\in_array($vessel->id, $options, true)
+                ) {
                     $options[] = $vessel->id;
                 }
             }
 
             return [new Need($options, \count($choice->vessels))];
         }
+
         return [new Need($this->options($planned, $choice))];
     }
 

@@ -8,11 +8,15 @@ use FeastLadle\Amounts\Quantities;
 use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Explaining\Fitting;
 use FeastLadle\Explaining\Lateness;
+use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Buffering;
+use FeastLadle\Schedule\Risk;
+use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
@@ -29,7 +33,15 @@ final readonly class FeastPlanner
     private const PATIENCE_TRYING = 3;
 
     /** The same before other ways of making it are looked for. */
-    private const PATIENCE_FIRST = 2;
+    private const PATIENCE_FIRST = 6;
+
+    /** Room is looked for at once in a plan of so many activities; in larger ones when somebody asks for a better plan. */
+    private const ROOM_AT_ONCE = 60;
+
+    /** For one answer to whether steps can begin sooner, and how many are asked: at once, and when somebody waits for a better plan. */
+    private const ROOM_MS = [4, 60];
+    private const ROOM_QUESTIONS = [8, 20];
+    private const ROOM_ONE_BY_ONE = [4, 8];
 
     private Solve $solve;
 
@@ -57,7 +69,7 @@ final readonly class FeastPlanner
         ?Solution $near = null,
     ): Plan {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
-        $best = $this->best($task, $budget, $seed, $near);
+        $best = $this->surer($task, $this->best($task, $budget, $seed, $near), $seed);
         $plan = (new Lateness($this->solve))->explain(
             $best->plan,
             new Task($best->feast, $kitchen, $best->plan->quantities, $notBefore),
@@ -79,22 +91,38 @@ final readonly class FeastPlanner
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }
 
-    /** Goes on looking from a plan; null when nothing better was found in the time. */
+    /** Goes on looking from a plan, for a surer one first; null when nothing better was found in the time. */
     public function improve(Feast $feast, Kitchen $kitchen, Plan $plan, ?\DateTimeImmutable $notBefore, Budget $budget, int $seed): ?Plan
     {
-        if (SolutionStatus::Feasible !== $plan->solution->status || $plan->solution->objective === $plan->solution->bound) {
+        if (SolutionStatus::Feasible !== $plan->solution->status) {
             return null;
         }
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
         $task = new Task($feast, $kitchen, $plan->quantities, $notBefore, $out);
         $model = $this->solve->model($task);
+        $surer = $this->surer($task, new Attempt($feast, $model, $plan, $plan->obstacles), $seed, true)->plan;
+        if ($surer !== $plan) {
+            return $surer;
+        }
+        if ($plan->solution->objective === $plan->solution->bound) {
+            return null;
+        }
         $solution = (new Solver())->solve($model->problem, $budget, $seed, $plan->solution, false);
         if (SolutionStatus::Feasible !== $solution->status || $solution->objective >= $plan->solution->objective) {
             return null;
         }
         $better = $this->solve->plan($task, $model, $solution)->withObstacles($plan->obstacles);
+        if ($this->shortfall($feast, $better) > $this->shortfall($feast, $plan)) {
+            return null;
+        }
 
         return $this->watched($feast, $kitchen, (new Lateness($this->solve))->explain($better, $task, $model));
+    }
+
+    /** By how much the moments of a plan are less sure than is wished. */
+    private function shortfall(Feast $feast, Plan $plan): float
+    {
+        return MomentChances::of($feast, $plan, Risk::of($plan->problem, $plan->solution, grace: $plan->margins))->shortfall();
     }
 
     /** With what must not be served as it is planned. */
@@ -103,22 +131,55 @@ final readonly class FeastPlanner
         return (new Clocks($this->larder))->watch($feast, $plan, $kitchen);
     }
 
+    /** With room where it helps, until the moments are as sure as is wished; the same where that makes none of them surer. */
+    private function surer(Task $task, Attempt $attempt, int $seed, bool $patiently = false): Attempt
+    {
+        $plan = $attempt->plan;
+        if (
+            !$attempt->isFeasible()
+            || !$plan->isOnTime()
+            || [] === $plan->steps
+            || (!$patiently && \count($plan->problem->activities) > self::ROOM_AT_ONCE)
+        ) {
+            return $attempt;
+        }
+        $solution = (new Buffering(
+            $plan->problem,
+            static fn (RiskReport $r): float => MomentChances::of($attempt->feast, $plan, $r)->shortfall(),
+            $plan->margins,
+            Budget::milliseconds(self::ROOM_MS[$patiently ? 1 : 0]),
+            self::ROOM_QUESTIONS[$patiently ? 1 : 0],
+            self::ROOM_ONE_BY_ONE[$patiently ? 1 : 0],
+        ))->surer($plan->solution, $seed);
+        if ($solution === $plan->solution) {
+            return $attempt;
+        }
+        $task = new Task($attempt->feast, $task->kitchen, $plan->quantities, $task->notBefore);
+        $surer = $attempt->with($this->watched($attempt->feast, $task->kitchen, $this->solve->plan($task, $attempt->model, $solution)));
+
+        return $surer->plan->isOnTime() ? $surer : $attempt;
+    }
+
     /** The best try that was found, with what must not be served as it is planned. */
     private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near, int $patience = Solve::PATIENCE): Attempt
     {
-        $search = new MakingSearch($this->larder, $this->solve);
+        $search = new MakingSearch(
+            $this->larder,
+            $this->solve,
+            self::PATIENCE_TRYING === $patience ? MakingSearch::TRYING : MakingSearch::PLANNING,
+        );
         $try = fn (Task $task, int $patience): Attempt => $search->watched(
             $task,
             $this->solve->attempt($task, [], $budget, $seed, $near, $patience),
         );
-        $best = $try($task, min($patience, self::PATIENCE_FIRST));
+        $best = $try($task, min(2 * $patience, self::PATIENCE_FIRST));
         if (!$search->isTroubled($best)) {
             return $best;
         }
         $alone = $search->ofEachAlone($task, $best);
         if ($alone->quantities->making !== $task->quantities->making) {
             $task = $alone;
-            $best = $try($task, min($patience, self::PATIENCE_FIRST));
+            $best = $try($task, self::PATIENCE_FIRST);
         }
         $bare = $task->by($task->feast->atTheMinute());
         if ($search->isTroubled($best) && $task->feast->wishesRoom()) {

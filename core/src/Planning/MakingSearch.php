@@ -32,16 +32,17 @@ final readonly class MakingSearch
     private const STRETCHES = [1.5, 2.0, 4.0, \INF];
 
     /** For one answer, of a dish alone and of a whole menu with each of its steps. */
-    private const ALONE_MS = 30;
+    private const ALONE_MS = 20;
     private const EACH_MS = 1;
 
-    /** Answers that are asked of a dish alone, and of a whole menu. */
-    private const MOST_ALONE = 20;
-    private const MOST_OF_ALL = 5;
+    /** Answers that are asked of dishes alone, and of a whole menu, when somebody waits for a plan; and for what is only tried. */
+    public const PLANNING = [32, 5];
+    public const TRYING = [8, 0];
 
     private Clocks $clocks;
 
-    public function __construct(private Larder $larder, private Solve $solve)
+    /** @param array{int, int} $answers PLANNING or TRYING */
+    public function __construct(private Larder $larder, private Solve $solve, private array $answers = self::PLANNING)
     {
         $this->clocks = new Clocks($larder);
     }
@@ -62,9 +63,9 @@ final readonly class MakingSearch
     public function ofEachAlone(Task $task, Attempt $tried): Task
     {
         $all = $this->dishes($task);
+        $tries = $this->answers[0];
         foreach ($this->culprits($tried, $all) as $dish) {
             $others = [...$task->without, ...array_values(array_diff($all, [$dish]))];
-            $tries = self::MOST_ALONE;
             $task = $task->ofAmounts($this->better($task->without($others), $dish, $tries, true)->quantities);
         }
 
@@ -74,9 +75,9 @@ final readonly class MakingSearch
     /** The task with the dishes to blame made as they hold best beside the others. */
     public function ofAllTogether(Task $task, Attempt $tried): Task
     {
-        $tries = self::MOST_OF_ALL;
+        $tries = $this->answers[1];
         $all = $this->dishes($task);
-        foreach (\count($all) < 2 ? [] : $this->culprits($tried, $all) as $dish) {
+        foreach (\count($all) < 2 || $tries < 1 ? [] : $this->culprits($tried, $all) as $dish) {
             $task = $this->better($task, $dish, $tries, false);
         }
 
@@ -125,7 +126,7 @@ final readonly class MakingSearch
             }
             [$best, $least] = $this->orBetter($best, $least, $this->made($task, $making));
         }
-        foreach ($stretches && $least[0] > 0 ? self::STRETCHES : [] as $times) {
+        foreach ($stretches && $least[0] > 0 && self::PLANNING === $this->answers ? self::STRETCHES : [] as $times) {
             foreach ([0, 1, 2] as $more) {
                 $making = $task->quantities->making->stretching($dish, $times);
                 $making = 0 === $more ? $making : $making->ofBatches($dish, $task->quantities->dishes[$dish]->batchPlan->batches + $more);

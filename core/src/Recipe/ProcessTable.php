@@ -48,7 +48,8 @@ final class ProcessTable
 
         return match ($process) {
             Process::Prepare => new ProcessFacts(
-                'Peel, cut, grate', $before, $bowl, $byMass, $stir, [5.0, 8.0, 12.0], questions: [Question::Waste], begins: true, isShared: true,
+                'Peel, cut, grate', $before, $bowl, $byMass, $stir, [5.0, 8.0, 12.0], questions: [Question::Waste], begins: true,
+                isShared: true,
             ),
             Process::Soak => new ProcessFacts(
                 'Soak', $before, $bowl, $asLong, $leave, [60.0, 120.0, 240.0], fill: FillLimit::Soaking, coolsToRoom: true,

@@ -41,15 +41,13 @@ final class PlacingOrder
         }
         $depth = $this->depths();
         // Markers follow what they mark.
-        $isWork = array_map(fn (int $i): bool => 0 < $this->network->shortest[$i] && !$this->marksAStart($i), array_combine($members, $members));
+        $isWork = array_map(
+            fn (int $i): bool => 0 < $this->network->shortest[$i] && !$this->marksAStart($i),
+            array_combine($members, $members),
+        );
         usort(
             $members,
-            static fn (int $a, int $b): int => [$latest[$b], $isWork[$b], $depth[$b], $b] <=> [
-                $latest[$a],
-                $isWork[$a],
-                $depth[$a],
-                $a,
-            ],
+            static fn (int $a, int $b): int => [$latest[$b], $isWork[$b], $depth[$b], $b] <=> [$latest[$a], $isWork[$a], $depth[$a], $a],
         );
 
         return $members;

@@ -20,6 +20,7 @@ final class Risk
 
     /** The chance that shall be had of being in time. */
     public const SURE = 0.95;
+    public const LIKELY = 0.8;
 
     private readonly PlannedOrder $turns;
 
@@ -78,14 +79,23 @@ final class Risk
         }
         $chances = [];
         $earlier = [];
+        $late = [];
         foreach ($lateness as $id => $minutes) {
+            $late[$id] = pack('n*', ...array_map(static fn (int $m): int => min(65_535, $m), $minutes));
             sort($minutes);
             $chances[$id] = (float) (\count(array_filter($minutes, static fn (int $m): bool => 0 === $m)) / $runs);
             $earlier[$id] = $minutes[min($runs - 1, (int) ceil(self::SURE * $runs) - 1)];
         }
         arsort($blame);
 
-        return new RiskReport($runs, $seed, $chances, $earlier, array_map(static fn (int $n): float => $n / $runs, array_filter($blame)));
+        return new RiskReport(
+            $runs,
+            $seed,
+            $chances,
+            $earlier,
+            array_map(static fn (int $n): float => $n / $runs, array_filter($blame)),
+            $late,
+        );
     }
 
     /** @return array{array<string, int>, array<string, string|null>} ends, and what each waited for */

@@ -8,13 +8,37 @@ namespace FeastLadle\Schedule;
 final readonly class RiskReport
 {
     /**
-     * @param array<string, float> $chances share of the runs in which an activity with a due time met it
-     * @param array<string, int>   $earlier by how much earlier everything before it must start for 95 of 100 runs to be in time
-     * @param array<string, float> $blame   share of the runs in which an activity took too long and something late had waited
-     *                                      for it; the worst first
+     * @param array<string, float>  $chances share of the runs in which an activity with a due time met it
+     * @param array<string, int>    $earlier by how much earlier everything before it must start for 95 of 100 runs to be in time
+     * @param array<string, float>  $blame   share of the runs in which an activity took too long and something late had waited
+     *                                       for it; the worst first
+     * @param array<string, string> $late    minutes late in each run, two bytes each, by activity with a due time
      */
-    public function __construct(public int $runs, public int $seed, public array $chances, public array $earlier, public array $blame)
+    public function __construct(
+        public int $runs,
+        public int $seed,
+        public array $chances,
+        public array $earlier,
+        public array $blame,
+        private array $late = [],
+    ) {
+    }
+
+    /**
+     * The share of runs in which all of these are there together.
+     *
+     * @param array<string, int> $allowed minutes after its own due time at which each is still in time here, by activity
+     */
+    public function together(array $allowed): float
     {
+        $in = array_fill(1, $this->runs, true);
+        foreach ($allowed as $id => $minutes) {
+            foreach (unpack('n*', $this->late[$id] ?? '') ?: [] as $run => $late) {
+                $in[$run] = $in[$run] && $late <= $minutes;
+            }
+        }
+
+        return \count(array_filter($in)) / $this->runs;
     }
 
     /** @param string $activity with a due time */

@@ -17,7 +17,7 @@ enum Sureness: string
     {
         return match (true) {
             $chance >= Risk::SURE => self::Sure,
-            $chance >= 0.75 => self::Likely,
+            $chance >= Risk::LIKELY => self::Likely,
             $chance >= 0.4 => self::Open,
             default => self::Late,
         };

@@ -30,7 +30,10 @@ final readonly class Attempt
         return SolutionStatus::Feasible === $this->plan->solution->status;
     }
 
-    /** Of two tries the one with more dishes, then the one that keeps more clocks and windows, then the one less late; this one where they are alike. */
+    /**
+     * Of two tries the one with more dishes, then the one that keeps more clocks and windows, then the one less late; this
+     * one where they are alike.
+     */
     public function orBetter(self $other): self
     {
         $lacks = static fn (self $a): array => [

@@ -28,7 +28,7 @@ final readonly class Solve
     private const BUDGET_MS_EACH = 2;
 
     /** When something is late after that, so many times longer is looked before saying so. */
-    public const PATIENCE = 4;
+    public const PATIENCE = 8;
 
     public function __construct(private Larder $larder)
     {

@@ -148,7 +148,8 @@ final readonly class FireTimes
     }
 
     /**
-     * Whether this fire can keep what boils or simmers for told minutes hot enough to cook: its surface, under a lid where one may be on, loses
+     * Whether this fire can keep what boils or simmers for told minutes hot enough to cook: its surface, under a lid where
+     * one may be on, loses
      * less than the fire gives.
      */
     public function holdsHeat(StepFlow $flow, PotChoice $pot, Fire $fire): bool

@@ -20,7 +20,7 @@ final class RiskTest extends TestCase
 {
     public function testAChanceHasOneNameOnEveryPage(): void
     {
-        $names = array_map(Sureness::of(...), [1.0, 0.95, 0.949, 0.75, 0.749, 0.4, 0.399, 0.0]);
+        $names = array_map(Sureness::of(...), [1.0, 0.95, 0.949, 0.8, 0.799, 0.4, 0.399, 0.0]);
         self::assertSame(
             [
                 Sureness::Sure,

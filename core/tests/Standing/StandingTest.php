@@ -98,7 +98,7 @@ final class StandingTest extends TestCase
         $document['groups'] = [['count' => 15, 'at' => 'second'] + $document['groups'][0]];
         $kitchen = Shipped::temple();
         $feast = (new FeastReader($kitchen, Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
-        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
+        $plan = (new FeastPlanner(Shipped::larder()))->try($feast, $kitchen);
         self::assertSame(['it/0/dish-up'], array_keys($plan->kept));
         $kept = $plan->kept['it/0/dish-up'];
         // Ready at 17:40 for the offering, eaten at 19:30 and for half an hour.
