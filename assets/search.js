@@ -11,7 +11,8 @@ export function search() {
         async begin() {
             this.running = true;
             const { url, token } = this.$root.dataset;
-            const { better, same } = this.$refs.words.dataset;
+            const { better, same, surer } = this.$refs.words.dataset;
+            const sure = Number(this.$root.dataset.sure);
             const first = Number(this.$root.dataset.objective);
             let last = null;
             for (this.round = 1; this.round <= ROUNDS && this.running; this.round += 1) {
@@ -23,8 +24,12 @@ export function search() {
                     break;
                 }
                 last = await answer.json();
-                this.says = last.objective < first ? better.replace('{was}', first).replace('{now}', last.objective) : same;
-                if (last.objective === last.bound) {
+                if (last.of100 > sure) {
+                    this.says = surer.replace('{was}', sure).replace('{now}', last.of100);
+                } else {
+                    this.says = last.objective < first ? better.replace('{was}', first).replace('{now}', last.objective) : same;
+                }
+                if (!last.short && (last.of100 > sure || last.objective === last.bound)) {
                     break;
                 }
             }

@@ -75,6 +75,7 @@ final class RunSheetController extends StationController
         $plan = $this->plans->plan($open);
         $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
         $places = static fn (): array => StepPlaces::of($plan, $open->kitchen);
+        $moments = $this->plans->moments($open, $plan);
 
         return $this->station('run_sheet', $open, $plan, [
             'form' => $form,
@@ -93,6 +94,8 @@ final class RunSheetController extends StationController
                 'cuts' => (new CutTimes($this->larder))->ofPlan($p, $open->kitchen),
                 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d'),
             ]),
+            'of100' => $moments->of100(),
+            'short' => $plan->isOnTime() && $moments->shortfall() > 0,
             'side' => $side,
             'sides' => RunSheetSide::cases(),
             'rhythms' => Rhythm::of($plan),

@@ -92,11 +92,14 @@ final class WhatIfController extends StationController
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $plan = $this->plans->improve($open, max(1, min(100, $request->request->getInt('round', 1))));
+        $moments = $this->plans->moments($open, $plan);
 
         return new JsonResponse([
             'objective' => $plan->solution->objective,
             'bound' => $plan->solution->bound,
             'inTime' => $plan->isOnTime(),
+            'of100' => $moments->of100(),
+            'short' => $moments->shortfall() > 0,
         ]);
     }
 }

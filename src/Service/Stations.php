@@ -92,11 +92,12 @@ final readonly class Stations
         if ($late > 0) {
             return ['{count} not in time', $late, true];
         }
-        $least = [] === $plan->steps ? null : $this->plans->moments($open, $plan)->least();
+        $moments = $this->plans->moments($open, $plan);
+        $least = [] === $plan->steps ? null : $moments->least();
         if (null === $least) {
             return ['nothing to plan', 0, false];
         }
-        $of100 = (int) floor(100 * ($least->chance ?? 0.0) + 1e-9);
+        $of100 = $moments->of100();
 
         return match ($least->word) {
             Word::Sure => ['sure: {count} of 100', $of100, false],

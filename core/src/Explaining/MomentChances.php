@@ -75,6 +75,12 @@ final readonly class MomentChances
         return $least;
     }
 
+    /** Of a hundred futures, those in which the least sure moment has everything, in whole ones and never rounded up. */
+    public function of100(): int
+    {
+        return (int) floor(100 * ($this->least()->chance ?? 0.0) + 1e-9);
+    }
+
     /** Of the whole feast. */
     public function word(Plan $plan): Word
     {
