@@ -60,7 +60,7 @@ final class FeastController extends AbstractController
             $plan = $plans->isKept($feast) ? $plans->plan($feast) : null;
             if (null !== $plan && [] !== $plan->steps) {
                 $moments = $plans->moments($feast, $plan);
-                $sure[$record->getId() ?? 0] = ['word' => $moments->word($plan)->value, 'chance' => $moments->least()->chance ?? 0.0];
+                $sure[$record->getId() ?? 0] = ['says' => $moments->word($plan)->says(), 'of100' => $moments->of100()];
             }
         }
 

@@ -33,7 +33,6 @@ final readonly class PlanJson
     public const FORMAT = 'feast-ladle/plan';
     public const VERSION = 2;
 
-    /** Futures tried for a chance. */
     /** @param int $runs futures of which the chances are told */
     public function __construct(private Larder $larder, private int $runs = Risk::USUAL_RUNS)
     {

@@ -97,13 +97,8 @@ final readonly class Stations
         if (null === $least) {
             return ['nothing to plan', 0, false];
         }
-        $of100 = $moments->of100();
 
-        return match ($least->word) {
-            Word::Sure => ['sure: {count} of 100', $of100, false],
-            Word::Likely => ['likely: {count} of 100', $of100, false],
-            default => ['at risk: {count} of 100', $of100, true],
-        };
+        return [$least->word->says(), $least->of100(), Word::AtRisk === $least->word];
     }
 
     /**

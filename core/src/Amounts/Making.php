@@ -42,27 +42,27 @@ final readonly class Making
 
     public function ofBatches(string $dish, int $least): self
     {
-        return new self([...$this->batches, $dish => $least], $this->hands, $this->waits, $this->pots, $this->windows);
+        return new self([$dish => $least] + $this->batches, $this->hands, $this->waits, $this->pots, $this->windows);
     }
 
     public function byHands(string $dish, int $most): self
     {
-        return new self($this->batches, [...$this->hands, $dish => $most], $this->waits, $this->pots, $this->windows);
+        return new self($this->batches, [$dish => $most] + $this->hands, $this->waits, $this->pots, $this->windows);
     }
 
     public function waiting(string $dish, Wait $wait): self
     {
-        return new self($this->batches, $this->hands, [...$this->waits, $dish => $wait], $this->pots, $this->windows);
+        return new self($this->batches, $this->hands, [$dish => $wait] + $this->waits, $this->pots, $this->windows);
     }
 
     public function inSlowerPotsToo(string $dish): self
     {
-        return new self($this->batches, $this->hands, $this->waits, [...$this->pots, $dish => true], $this->windows);
+        return new self($this->batches, $this->hands, $this->waits, [$dish => true] + $this->pots, $this->windows);
     }
 
     public function stretching(string $dish, float $times): self
     {
-        return new self($this->batches, $this->hands, $this->waits, $this->pots, [...$this->windows, $dish => $times]);
+        return new self($this->batches, $this->hands, $this->waits, $this->pots, [$dish => $times] + $this->windows);
     }
 
     public function hands(string $dish): int

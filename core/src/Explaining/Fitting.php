@@ -43,8 +43,7 @@ final readonly class Fitting
                         ? $this->proven($dish, $solution->conflicts[0], $alone)
                         : (new Relaxing($this->solve))->whatIsShort($alone, $dish) ?? new Obstacle(
                             $dish,
-                            'No way was found to do it in this kitchen by these hands, even alone. Fewer guests, a larger pot or '.
-                                'another cook would help.',
+                            'No way was found to do it in this kitchen by these hands, even alone.',
                         );
             }
         }
@@ -89,13 +88,11 @@ final readonly class Fitting
         return new Obstacle(
             $dish,
             match ($conflict->kind) {
-                ConflictKind::Hold => 'At "{steps}" its batches stand full at once, and only {there} can hold them: {things}. '.
-                    'One more would do it, or fewer guests.',
+                ConflictKind::Hold => 'At "{steps}" its batches stand full at once, and only {there} can hold them: {things}.',
                 ConflictKind::Resource => 'There is not enough of {things} for: {steps}.',
                 ConflictKind::Calendar => 'No shift is long enough for: {steps}.',
                 ConflictKind::Need => 'There are too few for "{steps}": {things}.',
-                ConflictKind::Link => 'At this size these take longer than what is before them keeps: {steps}. Smaller batches, '.
-                    'in smaller pots, or more hands would do it.',
+                ConflictKind::Link => 'At this size these take longer than what is before them keeps: {steps}.',
                 default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
             },
             $values,

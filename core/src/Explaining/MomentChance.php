@@ -17,6 +17,12 @@ final readonly class MomentChance
     {
     }
 
+    /** Of a hundred futures, those in which everything is there, in whole ones and never rounded up. */
+    public function of100(): int
+    {
+        return (int) floor(100 * ($this->chance ?? 0.0) + 1e-9);
+    }
+
     public function isShort(): bool
     {
         return null !== $this->chance && $this->chance < $this->moment->wish();

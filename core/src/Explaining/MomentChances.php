@@ -78,7 +78,7 @@ final readonly class MomentChances
     /** Of a hundred futures, those in which the least sure moment has everything, in whole ones and never rounded up. */
     public function of100(): int
     {
-        return (int) floor(100 * ($this->least()->chance ?? 0.0) + 1e-9);
+        return $this->least()?->of100() ?? 0;
     }
 
     /** Of the whole feast. */

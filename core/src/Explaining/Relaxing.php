@@ -49,7 +49,7 @@ final readonly class Relaxing
                 if ($goes($feast, $this->withVessels($kitchen, $vessel, $more))) {
                     return new Obstacle(
                         $dish,
-                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes. So would fewer guests.',
+                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
                         ['more' => $more, 'vessel' => $vessel->name],
                         ObstacleKind::Vessel,
                     );

@@ -57,6 +57,10 @@ final readonly class StepAccount
                     'The recipe leaves it open from {least} to {most} min: {minutes} min here, so that all goes together.',
                     ['least' => $minutes->min, 'most' => $minutes->max, 'minutes' => $here],
                 ),
+                $minutes->exact > 1 && [] !== $planned->vessels => $account->say(
+                    'Its batches may stand in slower pots beside this one: as long as in the slowest, {minutes} min.',
+                    ['minutes' => $here],
+                ),
                 default => $account->say('Small steps that follow each other are summed before they are rounded: {minutes} min here.', [
                     'minutes' => $here,
                 ]),

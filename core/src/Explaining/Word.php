@@ -14,6 +14,17 @@ enum Word: string
     case AtRisk = 'at-risk';
     case NotInTime = 'not-in-time';
 
+    /** As it is said, with the number of a hundred futures. */
+    public function says(): string
+    {
+        return match ($this) {
+            self::Sure => 'sure: {count} of 100',
+            self::Likely => 'likely: {count} of 100',
+            self::AtRisk => 'at risk: {count} of 100',
+            self::NotInTime => 'not in time',
+        };
+    }
+
     public static function ofChance(float $chance): self
     {
         return match (true) {

@@ -52,6 +52,20 @@ final readonly class Recipe
      */
     public function leaving(array $ids, array $steps, array $bases): self
     {
+        return $this->with($steps, $this->way->by($this->way->choices->leaving($ids)), $bases, $this->otherWay);
+    }
+
+    public function byOtherWay(OtherWay $otherWay): self
+    {
+        return $this->with($this->steps, $this->way, $this->bases, $otherWay);
+    }
+
+    /**
+     * @param array<string, Step> $steps
+     * @param array<string, self> $bases
+     */
+    private function with(array $steps, ChosenWay $way, array $bases, ?OtherWay $otherWay): self
+    {
         return new self(
             $this->slug,
             $this->name,
@@ -61,30 +75,9 @@ final readonly class Recipe
             $this->keepMinutes,
             $steps,
             $this->lastStep,
-            $this->way->by($this->way->choices->leaving($ids)),
+            $way,
             $this->origin,
             $bases,
-            $this->base,
-            $this->swaps,
-            $this->eaten,
-            $this->otherWay,
-        );
-    }
-
-    public function byOtherWay(OtherWay $otherWay): self
-    {
-        return new self(
-            $this->slug,
-            $this->name,
-            $this->summary,
-            $this->serving,
-            $this->portion,
-            $this->keepMinutes,
-            $this->steps,
-            $this->lastStep,
-            $this->way,
-            $this->origin,
-            $this->bases,
             $this->base,
             $this->swaps,
             $this->eaten,
