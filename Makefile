@@ -55,7 +55,7 @@ mutation: setup
 # every shipped recipe, by every option of its schools for 12 to 1,800 guests and by all choices together for 60, before the
 # independent checker of plans
 check-plans: setup
-	@CHECK_PLANS=all $(PHP_TEST) --testsuite app --filter PlanCheckTest
+	@CHECK_PLANS=all $(PHP_TEST) --functional --testsuite app --filter PlanCheckTest
 
 # 50 phones that poll and 10 that tick, for a minute
 bench-load: setup

@@ -204,12 +204,14 @@ final readonly class PlanSteps
         if (null === $before) {
             return null;
         }
-        $latest = $before->endMinute + (int) $tightest->maxMinutes;
+        // What is done piece by piece is over by then, anything else begun.
+        $minutes = $standing->planned->minutes();
+        $latest = $before->endMinute + (int) $tightest->maxMinutes - ($standing->planned->step->isPieceByPiece() ? $minutes : 0);
 
         return [
             'tie' => $before->key->id(),
             'latestStart' => $this->clock->minute($latest),
-            'latestEnd' => $this->clock->minute($latest + $standing->planned->minutes()),
+            'latestEnd' => $this->clock->minute($latest + $minutes),
             'overrunMinutes' => max(0, $standing->planned->startMinute - $latest),
         ];
     }

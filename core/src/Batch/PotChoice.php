@@ -8,6 +8,7 @@ use FeastLadle\Flow\StepFlow;
 use FeastLadle\Flow\VesselRun;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
+use FeastLadle\Heat\HeatCap;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Vessel\Vessel;
@@ -15,6 +16,10 @@ use FeastLadle\Vessel\Vessel;
 /** Which vessel (or several alike in use) a run goes into, how full it gets, and why this one. */
 final readonly class PotChoice
 {
+    /** Lower than this over a flame it catches, syrup last; kitchen estimates. */
+    private const LEAST_MM = 25.0;
+    private const LEAST_SYRUP_MM = 20.0;
+
     /**
      * @param non-empty-list<Vessel> $vessels   several only for what rests unheated in trays and bowls
      * @param float                  $fullestMl in each vessel at the fullest moment, hot, frying fat counted
@@ -58,6 +63,22 @@ final readonly class PotChoice
         $shape = $this->vessel()->shape;
 
         return $shape->surfaceM2($shape->depthMm($flow->taken->volumeMl($larder)));
+    }
+
+    /** How deep what is wet stands over a flame at its lowest moment, of what it should at the least; 1: deep enough. */
+    public function depthShare(Larder $larder): float
+    {
+        $share = 1.0;
+        foreach ($this->run->flows as $flow) {
+            $facts = $flow->step->process->facts();
+            if (Flame::None !== $flow->step->work->flame && !$facts->browns && null === $this->frying) {
+                $ml = min($flow->taken->volumeMl($larder), $flow->gives->volumeMl($larder));
+                $least = HeatCap::Syrup === $facts->cap ? self::LEAST_SYRUP_MM : self::LEAST_MM;
+                $share = min($share, $this->vessel()->shape->depthMm($ml) / $least);
+            }
+        }
+
+        return $share;
     }
 
     /** How many lie side by side at a time, where they do. */

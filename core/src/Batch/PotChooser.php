@@ -24,9 +24,12 @@ final readonly class PotChooser
     /** Share of what goes in that leaves as steam, from which a wide pan is looked for; kitchen estimate. */
     private const MUCH_STEAM = 0.05;
 
-    /** Lower than this it catches; kitchen estimate. A price, never a refusal: half as deep weighs as an eighth of the base. */
-    private const LEAST_DEPTH_MM = 20.0;
+    /** What stands too low catches. A price, never a refusal: half as deep weighs as an eighth of the base. */
     private const SHALLOW_POWER = 3;
+    private const LEAST_SHARE = 0.05;
+
+    /** A panful of fat as heavy as what is fried in it weighs as so many minutes at the pan; kitchen estimate. */
+    private const FAT_MINUTES = 5.0;
 
     /** A pot that another dish already uses is taken only if it is so much the better. */
     private const USED_PENALTY = 1.6;
@@ -220,27 +223,40 @@ final readonly class PotChooser
     private function score(PotChoice $choice): float
     {
         $shape = $choice->vessel()->shape;
-        $loads = $choice->frying->loads ?? $choice->layer($choice->run->flows[0])->loads ?? 1;
 
         return match ($choice->reason) {
-            PotReason::MostAtOnce => $loads + $shape->brimfulMl() / 1e6,
+            PotReason::MostAtOnce => $this->loadMinutes($choice) + $this->fatPrice($choice) + $shape->brimfulMl() / 1e6,
             PotReason::Widest => $this->shallow($choice) / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
-            default => $shape->brimfulMl(),
+            default => $shape->brimfulMl() * $this->shallow($choice),
         };
+    }
+
+    private function loadMinutes(PotChoice $choice): float
+    {
+        $flow = $choice->run->flows[0];
+        $time = ($choice->run->frying() ?? $flow->step)->work->time;
+
+        return ($choice->frying->loads ?? $choice->layer($flow)->loads ?? 1) * max(1.0, $time->likelyMinutes + ($time->loads->betweenMinutes ?? 0.0));
+    }
+
+    /** A great pan of fat for a handful of batter is dear, for a hundredweight it is nothing. */
+    private function fatPrice(PotChoice $choice): float
+    {
+        if (null === $choice->frying) {
+            return 0.0;
+        }
+        $fried = 0.0;
+        foreach ($choice->run->flows as $flow) {
+            $fried = $flow->step->id === $choice->run->frying()?->id ? $flow->taken->massGrams() : $fried;
+        }
+
+        return (self::FAT_MINUTES * $choice->frying->fatGrams) / max(1.0, $fried);
     }
 
     /** What stands too low over a flame catches: from the least depth down, at its lowest moment, the price of a wide pan. */
     private function shallow(PotChoice $choice): float
     {
-        $lowest = \INF;
-        foreach ($choice->run->flows as $flow) {
-            if (Flame::None !== $flow->step->work->flame) {
-                $ml = min($flow->taken->volumeMl($this->larder), $flow->gives->volumeMl($this->larder));
-                $lowest = min($lowest, $choice->vessel()->shape->depthMm($ml));
-            }
-        }
-
-        return max(1.0, self::LEAST_DEPTH_MM / max(1.0, $lowest)) ** self::SHALLOW_POWER;
+        return (1 / max(self::LEAST_SHARE, $choice->depthShare($this->larder))) ** self::SHALLOW_POWER;
     }
 
     /** Whether some fire of the kitchen, on high, gets it hot: to the boil, or in a reduction hot enough to reduce at all. */

@@ -18,6 +18,13 @@ use FeastLadle\Schedule\Need;
 /** Whose hands a step asks for, and how many share it. */
 final readonly class HandsNeeds
 {
+    /**
+     * Percent of the one at the spoon, at the least, and of the one who takes it over; together more than one person has, so that
+     * nobody relieves while at a spoon: over some pots at a time it takes one more than there are pots.
+     */
+    private const AT_THE_SPOON = 70;
+    private const RELIEVES = 31;
+
     /** Percent of a person's attention that turns at the spoon cost on top. */
     private const HANDING_OVER = 5;
 
@@ -52,13 +59,15 @@ final readonly class HandsNeeds
             );
         }
         $turns =
-            $attention->turnMinutes > 0 && $range->likely > $attention->turnMinutes && 1 === $attention->people && \count($people) > 1;
+            $attention->turnMinutes > 0 && $range->likely > $attention->turnMinutes && 1 === $attention->people && \count($hands) > 1;
         // Those who only lend their hands are taken beside the cooks where there are enough: then the two are chosen apart.
         $others = array_values(array_diff($hands, $people));
 
         return match (true) {
-            // Two who hand the spoon on are each taken by half, and a little for the handing over.
-            $turns => [new Need($people, 2, intdiv($attention->percent, 2) + self::HANDING_OVER)],
+            $turns => [
+                new Need($people, 1, max(self::AT_THE_SPOON, $attention->percent + self::HANDING_OVER - self::RELIEVES)),
+                new Need($hands, 1, self::RELIEVES),
+            ],
             1 === $atIt => [new Need($people, 1, $attention->percent)],
             \count($people) === \count($hands) => [new Need($people, $atIt, $attention->percent)],
             default => [
@@ -75,9 +84,11 @@ final readonly class HandsNeeds
     public function atIt(PlannedDish $planned, Step $step, DurationRange $alone): int
     {
         $told = $step->work->attention->people;
+        // What should be done while it is warm takes as many as get it done.
+        $within = $step->isPieceByPiece() ? $step->withinMinutes() ?? \PHP_INT_MAX : \PHP_INT_MAX;
         if (
             AttentionKind::Constant !== $step->work->attention->kind
-            || $alone->likely <= self::LONG_MINUTES
+            || $alone->likely <= min($within, self::LONG_MINUTES)
             || !$step->isShared()
             || null !== $this->kitchen->toolFor($step->process)
         ) {
@@ -96,7 +107,7 @@ final readonly class HandsNeeds
 
         return max(
             $told,
-            min((int) ceil(($alone->likely * $told) / self::PORTION_MINUTES), $there, $this->making->hands($planned->dish->id)),
+            min((int) ceil(($alone->likely * $told) / max(1, min($within, self::PORTION_MINUTES))), $there, $this->making->hands($planned->dish->id)),
         );
     }
 

@@ -39,7 +39,7 @@ final readonly class ScheduleBuilder
     {
         $timer = new StepTimer($kitchen, $larder);
         $this->stepNeeds = new StepNeeds($feast, $kitchen, $larder, $timer, $quantities->making);
-        $this->vesselNeeds = new VesselNeeds($kitchen, $timer, $quantities->making);
+        $this->vesselNeeds = new VesselNeeds($kitchen, $larder, $timer, $quantities->making);
         $this->parts = new ModelParts();
     }
 

@@ -20,6 +20,9 @@ final readonly class StepLinks
     /** What takes the loads up stands ready within so many minutes of the first. */
     private const STRAIGHT_ON = 5;
 
+    /** What can't be done within its window begins within so many minutes. */
+    private const AT_ONCE = 5;
+
     public function __construct(private StepNeeds $stepNeeds, private ModelParts $parts, private Making $making = new Making())
     {
     }
@@ -63,12 +66,38 @@ final readonly class StepLinks
             }
             foreach ($this->parts->flows[$planned->dish->id]->sources($source, $step, $round) as $from) {
                 $there = (new StepKey($planned->dish->id, $from, $former))->id();
-                $wider = $this->making->window($planned->dish->id, $max);
-                $this->parts->links[] = new Link($there, $here, $min, null === $wider ? null : max($min, $wider));
-                if ($wider !== $max && null !== $max) {
-                    $this->parts->windows[] = new Window($there, $here, $max);
-                }
+                null !== $max && $step->isPieceByPiece()
+                    ? $this->toTheLastPiece($planned, $there, $here, $min, $max)
+                    : $this->toItsBeginning($planned, $there, $here, $min, $max);
             }
+        }
+    }
+
+    private function toItsBeginning(PlannedDish $planned, string $there, string $here, int $min, ?int $max): void
+    {
+        $wider = $this->making->window($planned->dish->id, $max);
+        $this->parts->links[] = new Link($there, $here, $min, null === $wider ? null : max($min, $wider));
+        if ($wider !== $max && null !== $max) {
+            $this->parts->windows[] = new Window($there, $here, $max, false);
+        }
+    }
+
+    /** The last piece lies within the window; where so many hands take longer than that, they begin at once, and it is said. */
+    private function toTheLastPiece(PlannedDish $planned, string $there, string $here, int $min, int $max): void
+    {
+        $lasts = $this->parts->activities[$here]->duration->likely;
+        $wider = $this->making->window($planned->dish->id, $max);
+        $most = match (true) {
+            null === $wider => null,
+            $min + $lasts <= $wider => $wider,
+            default => $min + $lasts + self::AT_ONCE,
+        };
+        $this->parts->links[] = new Link($there, $here, $min, null);
+        if (null !== $most) {
+            $this->parts->links[] = new Link($there, $here, $min, $most, LinkType::EndToEnd);
+        }
+        if (null === $most || $most > $max) {
+            $this->parts->windows[] = new Window($there, $here, $max, true);
         }
     }
 

@@ -53,7 +53,7 @@ final readonly class StepNeeds
         private Making $making = new Making(),
     ) {
         $this->hands = new HandsNeeds($feast, $kitchen, $making);
-        $this->vessels = new VesselNeeds($kitchen, $timer, $making);
+        $this->vessels = new VesselNeeds($kitchen, $larder, $timer, $making);
     }
 
     /**

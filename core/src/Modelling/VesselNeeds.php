@@ -11,6 +11,7 @@ use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
@@ -27,8 +28,12 @@ final readonly class VesselNeeds
     /** The same where batches go side by side in pots that are slower. */
     private const SLOWER = 2.0;
 
-    public function __construct(private Kitchen $kitchen, private StepTimer $timer, private Making $making = new Making())
-    {
+    public function __construct(
+        private Kitchen $kitchen,
+        private Larder $larder,
+        private StepTimer $timer,
+        private Making $making = new Making(),
+    ) {
     }
 
     /** @return list<Need> */
@@ -99,6 +104,12 @@ final readonly class VesselNeeds
     private function isAsGood(PlannedDish $planned, PotChoice $choice, string $vesselId): bool
     {
         $other = $this->in($choice, $vesselId);
+        if (
+            !isset($this->making->pots[$planned->dish->id])
+            && $other->depthShare($this->larder) < $choice->depthShare($this->larder)
+        ) {
+            return false;
+        }
         $most = isset($this->making->pots[$planned->dish->id]) ? self::SLOWER : self::AS_GOOD_AS;
         foreach ($choice->run->flows as $flow) {
             $growth = $flow->step->work->time->growth;

@@ -104,15 +104,15 @@ final class ProcessTable
             ),
             Process::Bloom => new ProcessFacts(
                 'Bloom spice in fat', $fire, $pan, $byMass, $stir, [0.5, 1.0, 2.0], flame: Flame::Low, targets: $warm,
-                cap: HeatCap::Roast, browns: true, begins: true,
+                fill: FillLimit::StiffStirred, cap: HeatCap::Roast, browns: true, begins: true,
             ),
             Process::Infuse => new ProcessFacts(
                 'Infuse', $fire, [VesselKind::Bowl, VesselKind::Pot, VesselKind::Pan], $asLong, $leave, [10.0, 20.0, 60.0],
                 fill: FillLimit::MilkOrStarchBoil, begins: true,
             ),
             Process::FryGarnish => new ProcessFacts(
-                'Fry garnish', $fire, $pan, $byMass, $stir, [3.0, 5.0, 8.0], flame: Flame::Low, targets: $cues, cap: HeatCap::Syrup,
-                browns: true, danger: Danger::HotFat, leavesWhole: true, begins: true, becomes: ['garnish', 'nuts', 'fried'],
+                'Fry garnish', $fire, $pan, $byMass, $stir, [3.0, 5.0, 8.0], flame: Flame::Low, targets: $cues,
+                fill: FillLimit::StiffStirred, cap: HeatCap::Syrup, browns: true, danger: Danger::HotFat, leavesWhole: true, begins: true, becomes: ['garnish', 'nuts', 'fried'],
             ),
             Process::Boil => new ProcessFacts(
                 'Bring to the boil', $fire, $pot, [Growth::WarmUp, Growth::Fixed, Growth::Mass], $watch, [6.0, 9.0, 14.0],

@@ -10,6 +10,8 @@ use FeastLadle\Vessel\VesselKind;
 /** One step of the flow. */
 final readonly class Step
 {
+    private const PIECE_BY_PIECE = [Process::Shape, Process::Cut, Process::Part, Process::Garnish, Process::Portion, Process::DishUp];
+
     /**
      * @param list<Take>  $takes          in the order in which they enter
      * @param list<Tie>   $ties
@@ -87,6 +89,21 @@ final readonly class Step
             && \in_array($this->work->time->growth, [Growth::Piece, Growth::Mass], true)
             && (Process::MixIn !== $this->process || VesselKind::Bowl === $this->vessel?->kind)
             && [] === array_filter($this->takes, static fn (Take $t): bool => $t->manner->straightOn);
+    }
+
+    /** Whether one piece comes after the other, so that a window before it is over only when the last is done. */
+    public function isPieceByPiece(): bool
+    {
+        return $this->isShared()
+            && (Growth::Piece === $this->work->time->growth || \in_array($this->process, self::PIECE_BY_PIECE, true));
+    }
+
+    /** The shortest time within which it should follow what it comes after, minutes; null: none. */
+    public function withinMinutes(): ?int
+    {
+        $within = array_filter(array_map(static fn (Tie $t): ?int => $t->maxMinutes, $this->ties), is_int(...));
+
+        return [] === $within ? null : min($within);
     }
 
     /** The fat a deep-fry stands in, or null. */

@@ -116,10 +116,10 @@ final readonly class PlanTeller
     {
         $overruns = [];
         foreach ($model->windows as $window) {
-            $over = $solution->activities[$window->to]->start - $solution->activities[$window->from]->end - $window->minutes;
+            $over = $window->overrun($solution);
             $from = $model->steps[$window->from] ?? null;
             $to = $model->steps[$window->to] ?? null;
-            if ($over <= 0 || null === $from || null === $to) {
+            if (0 === $over || null === $from || null === $to) {
                 continue;
             }
             $which = $from->dish.'/'.$from->step.'/'.$to->step;
@@ -129,7 +129,9 @@ final readonly class PlanTeller
             $recipe = $quantities->dishes[$to->dish]->dish->recipe;
             $overruns[$which] = new Overrun(new Obstacle(
                 $to->dish,
-                '"{step}" begins {over} min too late after "{before}", which should wait {most} min at the most.',
+                $window->ofItsEnd
+                    ? '"{step}" is done {over} min too late after "{before}", for which there are {most} min.'
+                    : '"{step}" begins {over} min too late after "{before}", which should wait {most} min at the most.',
                 [
                     'step' => $recipe->step($to->step)->title,
                     'before' => $recipe->step($from->step)->title,

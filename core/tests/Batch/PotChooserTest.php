@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Batch;
 
 use FeastLadle\Batch\PotChooser;
 use FeastLadle\Batch\PotReason;
+use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -55,6 +56,39 @@ final class PotChooserTest extends TestCase
         );
         self::assertNotSame($plan->pots['liquid']->vessel()->id, $plan->pots['roast']->vessel()->id);
         self::assertNotSame($plan->pots['nuts']->vessel()->id, $plan->pots['roast']->vessel()->id);
+    }
+
+    /** @return iterable<string, array{float, string}> */
+    public static function fryings(): iterable
+    {
+        // 160 g of batter in three litres of fat or in a third of that; twelve kilos in either.
+        yield 'a handful' => [0.1, 'small'];
+        yield 'a hundredweight' => [40.0, 'great'];
+    }
+
+    #[DataProvider('fryings')]
+    public function testAGreatPanOfFatIsTakenForMuchAndASmallOneForLittle(float $factor, string $pan): void
+    {
+        $document = Shipped::document('kitchens/kumbhar-lane');
+        \assert(\is_array($document['vessels']));
+        $vessels = array_filter($document['vessels'], static fn (mixed $v): bool => \is_array($v) && 'pan' !== $v['kind']);
+        $shape = static fn (int $rim, int $height): array => [
+            'form' => 'tapered',
+            'baseMm' => $rim - 60,
+            'rimMm' => $rim,
+            'heightMm' => $height,
+        ];
+        $vessels[] = ['id' => 'small', 'name' => 'Small pan', 'kind' => 'pan', 'shape' => $shape(240, 120), 'metal' => 'iron', 'emptyKg' => 1.5];
+        $vessels[] = ['id' => 'great', 'name' => 'Great pan', 'kind' => 'pan', 'shape' => $shape(520, 170), 'metal' => 'iron', 'emptyKg' => 6];
+        $kitchen = (new KitchenReader())->read(
+            json_encode(['vessels' => array_values($vessels)] + $document, \JSON_THROW_ON_ERROR),
+        );
+        $plan = (new PotChooser($kitchen, Shipped::larder()))->plan(Shipped::recipe('jalebi'), static fn (): float => $factor);
+        foreach ($plan->pots as $choice) {
+            if (null !== $choice->frying) {
+                self::assertSame($pan, $choice->vessel()->id);
+            }
+        }
     }
 
     public function testMilkThatIsReducedGetsTheWidestBase(): void

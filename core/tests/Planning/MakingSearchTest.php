@@ -12,11 +12,13 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\AttentionKind;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\RecipeShelf;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schools\Choices;
+use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Tests\Support\Document;
 use FeastLadle\Tests\Support\Shipped;
@@ -51,6 +53,18 @@ final class MakingSearchTest extends TestCase
         }
         foreach ($plan->steps as $step) {
             self::assertTrue(self::somebodyIsThere($feast, $step), $step->key->id().' is begun by nobody');
+            $atTheSpoon = self::takingTurns($plan, $step);
+            self::assertTrue(
+                [] === $atTheSpoon
+                    || \count(array_unique(array_merge(...array_map(static fn (PlannedStep $s): array => $s->people, $atTheSpoon))))
+                        > \count($atTheSpoon),
+                $step->key->id().' has nobody who relieves at '.\count($atTheSpoon).' pots',
+            );
+            $late = self::afterItsWindow($plan, $step);
+            self::assertTrue(
+                0 === $late || \in_array($step->step->id, array_map(static fn ($o): ?string => $o->obstacle->step, $plan->overruns), true),
+                $step->key->id().' has its last piece '.$late.' min after its window, and nothing says so',
+            );
             self::assertFalse(
                 $step->step->isShared()
                     && $step->minutes() >= 90
@@ -133,6 +147,40 @@ final class MakingSearchTest extends TestCase
         self::assertSame(ObstacleKind::Window, $overrun->obstacle->kind);
         self::assertGreaterThan(0, $overrun->minutes);
         self::assertStringContainsString('too late after', $overrun->obstacle->text());
+    }
+
+    /** @return list<PlannedStep> those at which the spoon is handed on while this one begins, itself among them */
+    private static function takingTurns(Plan $plan, PlannedStep $step): array
+    {
+        $turns = static fn (PlannedStep $s): bool => $s->step->work->attention->turnMinutes > 0
+            && $s->minutes() > $s->step->work->attention->turnMinutes;
+
+        return !$turns($step)
+            ? []
+            : array_values(array_filter(
+                $plan->steps,
+                static fn (PlannedStep $s): bool => $turns($s) && $s->startMinute <= $step->startMinute && $step->startMinute < $s->endMinute,
+            ));
+    }
+
+    /** Minutes that pieces of a step are done after what its ties give it, from the earliest end of the step before. */
+    private static function afterItsWindow(Plan $plan, PlannedStep $step): int
+    {
+        $late = 0;
+        foreach (\in_array($step->step->process, [Process::Shape, Process::Cut, Process::DishUp], true) ? $step->step->ties : [] as $tie) {
+            foreach ($plan->steps as $before) {
+                if (
+                    null !== $tie->maxMinutes
+                    && $before->key->dish === $step->key->dish
+                    && $before->key->step === $tie->after
+                    && $before->key->round->is($step->key->round)
+                ) {
+                    $late = max($late, $step->endMinute - $before->endMinute - $tie->maxMinutes);
+                }
+            }
+        }
+
+        return $late;
     }
 
     private static function somebodyIsThere(Feast $feast, PlannedStep $step): bool
