@@ -98,10 +98,10 @@ final readonly class Step
             && (Growth::Piece === $this->work->time->growth || \in_array($this->process, self::PIECE_BY_PIECE, true));
     }
 
-    /** The shortest time within which it should follow what it comes after, minutes; null: none. */
+    /** The least time that its ties leave from when it may begin to when it should be over, minutes; null: none. */
     public function withinMinutes(): ?int
     {
-        $within = array_filter(array_map(static fn (Tie $t): ?int => $t->maxMinutes, $this->ties), is_int(...));
+        $within = array_filter(array_map(static fn (Tie $t): ?int => null === $t->maxMinutes ? null : $t->maxMinutes - $t->minMinutes, $this->ties), is_int(...));
 
         return [] === $within ? null : min($within);
     }

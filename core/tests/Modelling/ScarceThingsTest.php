@@ -93,12 +93,23 @@ final class ScarceThingsTest extends TestCase
         self::assertNotEmpty($stirs);
         foreach ($stirs as $step) {
             self::assertCount(2, array_unique($step->people), $step->activity);
-            // Each by half, and five hundredths more for handing the spoon over.
-            $units = array_map(
-                static fn (Need $n): int => 2 === $n->count ? $n->units : 0,
+            // One at the spoon and one who takes it over, five hundredths more together, and neither can do both.
+            $units = array_filter(array_map(
+                static fn (Need $n): int => $n->units,
                 $plan->problem->activities[$step->activity]->needs,
+            ), static fn (int $u): bool => $u > 30);
+            self::assertCount(2, $units, $step->activity);
+            self::assertGreaterThanOrEqual($step->step->work->attention->percent + 5, array_sum($units), $step->activity);
+            self::assertGreaterThan(100, array_sum($units), $step->activity);
+            $together = array_filter(
+                $stirs,
+                static fn ($s): bool => $s->startMinute <= $step->startMinute && $step->startMinute < $s->endMinute,
             );
-            self::assertSame(intdiv($step->step->work->attention->percent, 2) + 5, max([0, ...$units]), $step->activity);
+            self::assertGreaterThan(
+                \count($together),
+                \count(array_unique(array_merge(...array_map(static fn ($s): array => $s->people, array_values($together))))),
+                'one more than there are pots',
+            );
         }
     }
 

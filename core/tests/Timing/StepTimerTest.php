@@ -61,8 +61,9 @@ final class StepTimerTest extends TestCase
 
     public function testTwiceTheSemolinaDoesNotTakeTwiceAsLongToRoast(): void
     {
-        $once = $this->minutes('pineapple-kesari', 'roast', 1.0, $this->gas(3));
-        $twice = $this->minutes('pineapple-kesari', 'roast', 2.0, $this->gas(3));
+        // In the same pan, that both go into.
+        $once = $this->minutes('pineapple-kesari', 'roast', 1.0, $this->gas(3), ['roast' => 'round-pan']);
+        $twice = $this->minutes('pineapple-kesari', 'roast', 2.0, $this->gas(3), ['roast' => 'round-pan']);
         self::assertGreaterThan($once, $twice);
         self::assertLessThan(2 * $once, $twice);
     }
@@ -254,19 +255,28 @@ final class StepTimerTest extends TestCase
         self::assertSame([10, 13, 13], [$minutes->min, $minutes->likely, $minutes->max]);
     }
 
-    private function minutes(string $recipe, string $step, float $factor, ?Burner $burner): int
+    /** @param array<string, string> $pots as wished, by run */
+    private function minutes(string $recipe, string $step, float $factor, ?Burner $burner, array $pots = []): int
     {
-        [$flow, $pot] = $this->step($recipe, $step, $factor);
+        [$flow, $pot] = $this->step($recipe, $step, $factor, $pots);
         $minutes = $this->timer->minutes($flow, $pot, $factor, $burner);
         self::assertNotNull($minutes);
 
         return $minutes->likely;
     }
 
-    /** @return array{StepFlow, PotChoice} in one batch, in the pot that is chosen for it */
-    private function step(string $recipe, string $step, float $factor): array
+    /**
+     * @param array<string, string> $pots
+     *
+     * @return array{StepFlow, PotChoice} in one batch, in the pot that is chosen for it
+     */
+    private function step(string $recipe, string $step, float $factor, array $pots = []): array
     {
-        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(Shipped::recipe($recipe), static fn (): float => $factor);
+        $plan = (new PotChooser(Shipped::kitchen(), Shipped::larder()))->plan(
+            Shipped::recipe($recipe),
+            static fn (): float => $factor,
+            $pots,
+        );
         self::assertSame(1, $plan->batches);
 
         return [$plan->ledger->flow($step), $plan->potOfStep()[$step]];
