@@ -5,7 +5,8 @@ PORT ?= 8080
 DATA_DIR ?= $(CURDIR)/var/data
 DEMO_DIR ?= $(CURDIR)/var/demo
 # on every core of the machine
-PHP_TEST = vendor/bin/paratest -p $(shell nproc) --passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
+PHP_TEST = vendor/bin/paratest -p $(shell nproc) \
+	--passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
 .PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation check-plans screenshots fix
 

@@ -26,7 +26,12 @@ export function tries() {
                 this.at = place + 1;
             }
             const better = (a, b) => b.out - a.out || (b.won ?? -1e9) - (a.won ?? -1e9);
-            found.sort((a, b) => Number(b.mends) - Number(a.mends) || (a.mends ? 0 : better(a, b)) || a.place - b.place);
+            found.sort(
+                (a, b) =>
+                    Number(b.mends) - Number(a.mends) ||
+                    (a.mends ? Math.round((b.points - a.points) / 5) : better(a, b)) ||
+                    a.place - b.place,
+            );
             const rest = rows.filter((row) => !found.some((one) => one.row === row));
             this.$refs.list.append(...found.map((one) => one.row), ...rest);
             this.running = false;

@@ -13,6 +13,7 @@ use App\Service\FeastDesk;
 use App\Service\FeastTemplate;
 use App\Service\PlanStore;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Explaining\Today;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -53,18 +54,19 @@ final class FeastController extends AbstractController
                 $faults->map($form, $faulty, ['/groups/0/count' => 'count', '/moments/0/time' => 'time']);
             }
         }
-        $open = $sure = [];
+        $open = $sure = $today = [];
         foreach ($feasts->findBy([], ['id' => 'DESC']) as $record) {
             $open[] = $feast = $desk->open($record->getId() ?? 0);
             // What was not planned yet is planned when somebody opens it, not for the list.
             $plan = $plans->isKept($feast) ? $plans->plan($feast) : null;
             if (null !== $plan && [] !== $plan->steps) {
+                $today[$record->getId() ?? 0] = Today::of($feast->feast, $plan, $clock->now());
                 $moments = $plans->moments($feast, $plan);
                 $sure[$record->getId() ?? 0] = ['says' => $moments->word($plan)->says(), 'of100' => $moments->of100()];
             }
         }
 
-        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'sure' => $sure]);
+        return $this->render('feasts.html.twig', ['form' => $form, 'feasts' => $open, 'sure' => $sure, 'today' => $today]);
     }
 
     #[Route('/feasts/{id}/remove', name: 'feast_remove', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]

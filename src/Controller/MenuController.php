@@ -5,30 +5,32 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Form\MenuType;
+use App\Service\MenuBook;
 use App\Service\RecipeBook;
 use App\View\PlateDrawing;
 use FeastLadle\Explaining\FirstFit;
 use FeastLadle\Explaining\MakeOrBuy;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Modelling\Earliness;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Uid\Uuid;
 use Symfony\Contracts\Service\Attribute\Required;
 
 final class MenuController extends StationController
 {
     private RecipeBook $recipes;
 
+    private MenuBook $book;
+
     private PlateDrawing $plate;
 
     private Larder $larder;
 
     #[Required]
-    public function useBooks(RecipeBook $recipes, PlateDrawing $plate, Larder $larder): void
+    public function useBooks(RecipeBook $recipes, MenuBook $book, PlateDrawing $plate, Larder $larder): void
     {
         $this->recipes = $recipes;
+        $this->book = $book;
         $this->plate = $plate;
         $this->larder = $larder;
     }
@@ -44,18 +46,7 @@ final class MenuController extends StationController
             $document = $form->getData();
             $remove = $request->request->get('remove');
             $slug = $request->request->getString('recipe');
-            // A feast keeps the revision it was planned with.
-            $revision = $request->request->has('add') ? $this->recipes->revision($slug)?->getNumber() : null;
-            $added = $request->request->has('add') ? $this->recipes->find($slug, $revision) : null;
-            $fresh = $request->request->has('add')
-                ? [
-                    'id' => 'd-'.strtolower(Uuid::v7()->toBase32()),
-                    'recipe' => $slug,
-                    'revision' => $revision,
-                    'uptake' => 0.9,
-                    ...null === $added ? [] : ['readyEarlier' => Earliness::usual($added)],
-                ]
-                : null;
+            $fresh = $request->request->has('add') ? $this->book->row($slug) : null;
             $document['dishes'] = $this->rows($document['dishes'] ?? null, is_numeric($remove) ? (int) $remove : null, $fresh);
             $taken = $this->take($form, $open, $document, $request);
             if ($taken && !$this->inPlace($request)) {

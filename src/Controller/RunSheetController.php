@@ -9,7 +9,6 @@ use App\Service\ChangedMeanwhile;
 use App\Service\OpenFeast;
 use App\View\RunSheetChart;
 use App\View\RunSheetSide;
-use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\ClockChange;
 use FeastLadle\Explaining\CutTimes;
@@ -130,7 +129,7 @@ final class RunSheetController extends StationController
         } catch (FaultyDocument|ChangedMeanwhile $refusal) {
             $this->addFlash(
                 'bad',
-                $this->faults->say($refusal instanceof FaultyDocument ? $refusal->faults[0] : new Fault('', $refusal->getMessage())),
+                $this->faults->says($refusal),
             );
         }
 

@@ -6,7 +6,6 @@ namespace App\Controller;
 
 use App\Service\ChangedMeanwhile;
 use App\Service\WhatIf;
-use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Measure\AmountWriter;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -39,12 +38,7 @@ final class WhatIfController extends StationController
                 $this->desk->change($open, $asked->document->fields, SeenVersion::in($request));
                 $this->addFlash('good', 'Kept, and planned anew with it.');
             } catch (FaultyDocument|ChangedMeanwhile $refusal) {
-                $this->addFlash(
-                    'bad',
-                    $refusal instanceof FaultyDocument
-                        ? $this->faults->say($refusal->faults[0])
-                        : $this->faults->say(new Fault('', $refusal->getMessage())),
-                );
+                $this->addFlash('bad', $this->faults->says($refusal));
             }
 
             return $this->redirectToRoute('what_if', ['id' => $id], Response::HTTP_SEE_OTHER);
@@ -52,6 +46,7 @@ final class WhatIfController extends StationController
 
         return $this->station('what_if', $open, $plan, [
             'scenarios' => $scenarios,
+            'isShort' => !$plan->isOnTime() || $this->plans->moments($open, $plan)->shortfall() > 0,
             'asked' => $asked,
             'tried' => null === $asked ? null : $whatIf->try($open, $asked),
         ]);
@@ -76,9 +71,11 @@ final class WhatIfController extends StationController
             'won' => $verdict->won,
             'out' => $verdict->out,
             'mends' => $verdict->mends,
+            'points' => $verdict->points,
             'says' => $translator->trans($verdict->message, [
                 '{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)),
                 '{hands}' => AmountWriter::duration(abs($verdict->hands)),
+                '{points}' => abs($verdict->points),
             ]),
         ]);
     }

@@ -36,7 +36,7 @@ final class DishType extends AbstractType
             ->add('id', HiddenType::class)
             ->add('recipe', HiddenType::class)
             ->add('portion', NumberTextType::class, ['label' => 'Portion for a grown-up', 'help' => 'Empty: as the recipe says'])
-            ->add('uptake', NumberTextType::class, ['label' => 'Share of guests who take it', 'help' => '1 is everybody'])
+            ->add('uptake', ShareType::class, ['label' => 'Share of guests who take it', 'help' => 'As in 90 % or 24 of 28'])
             ->add('readyEarlier', NumberTextType::class, [
                 'label' => 'Ready earlier than its moment, min',
                 'help' => 'As early as it keeps, and no earlier',

@@ -62,6 +62,12 @@ final readonly class FaultMapper
         }
     }
 
+    /** A refusal in one line: its first fault. */
+    public function says(FaultyDocument|ChangedMeanwhile $refusal): string
+    {
+        return $this->say($refusal instanceof FaultyDocument ? $refusal->faults[0] : new Fault('', $refusal->getMessage()));
+    }
+
     public function say(Fault $fault): string
     {
         return $this->speaker->say($fault->sentence);

@@ -22,12 +22,7 @@ final class GuestsType extends AbstractType
         $rows = ['allow_add' => true, 'allow_delete' => true, 'label' => false];
         $builder
             ->add('name', TextType::class, ['label' => 'Name of the feast', 'required' => false, 'empty_data' => ''])
-            ->add('date', TextType::class, [
-                'label' => 'Date',
-                'required' => false,
-                'empty_data' => '',
-                'attr' => ['placeholder' => '2031-11-15'],
-            ])
+            ->add('date', PickerType::class, ['label' => 'Date', 'picks' => 'date'])
             ->add('plateCapGrams', NumberTextType::class, [
                 'label' => 'Most grams of sweets on a plate',
                 'help' => 'Empty: full portions of everything',

@@ -22,12 +22,7 @@ final class MomentType extends AbstractType
                 'choices' => ['Offering' => 'offering', 'Sitting' => 'sitting', 'Boxes' => 'boxes'],
             ])
             ->add('name', TextType::class, ['label' => 'Name', 'required' => false, 'empty_data' => ''])
-            ->add('time', TextType::class, [
-                'label' => 'At',
-                'required' => false,
-                'empty_data' => '',
-                'attr' => ['inputmode' => 'numeric', 'placeholder' => '18:30'],
-            ])
+            ->add('time', PickerType::class, ['label' => 'At'])
             ->add('bowls', NumberTextType::class, ['label' => 'Bowls set aside'])
             ->add('servingMinutes', NumberTextType::class, [
                 'label' => 'Minutes of serving',

@@ -19,18 +19,16 @@ final class NewFeastType extends AbstractType
         $text = ['required' => false, 'empty_data' => ''];
         $builder
             ->add('name', TextType::class, ['label' => 'Name of the feast', ...$text])
-            ->add('date', TextType::class, ['label' => 'Date', 'attr' => ['placeholder' => '2031-11-15'], ...$text])
+            ->add('date', PickerType::class, ['label' => 'Date', 'picks' => 'date'])
             ->add('timeZone', TextType::class, [
                 'label' => 'Time zone',
                 'help' => 'A zone name, or the hours from UTC as in +05:30',
+                // The browser knows where it is; the server may stand elsewhere.
+                'attr' => ['x-data' => 'zone'],
                 ...$text,
             ])
             ->add('count', NumberTextType::class, ['label' => 'Guests'])
-            ->add('time', TextType::class, [
-                'label' => 'Sweets ready at',
-                'attr' => ['placeholder' => '18:00', 'inputmode' => 'numeric'],
-                ...$text,
-            ]);
+            ->add('time', PickerType::class, ['label' => 'Sweets ready at']);
         /** @var list<KitchenRecord> $kitchens */
         $kitchens = $options['kitchens'];
         if (\count($kitchens) > 1) {

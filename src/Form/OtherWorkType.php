@@ -19,13 +19,12 @@ final class OtherWorkType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $time = ['required' => false, 'empty_data' => '', 'attr' => ['inputmode' => 'numeric', 'placeholder' => '12:00']];
         $builder
             ->add('name', TextType::class, ['label' => 'What for', 'required' => false, 'empty_data' => ''])
             ->add('on', ChoiceType::class, ['label' => 'Takes', 'choices' => $options['things']])
             ->add('day', NumberTextType::class, ['label' => 'Day'])
-            ->add('from', TextType::class, ['label' => 'From', ...$time])
-            ->add('to', TextType::class, ['label' => 'To', ...$time]);
+            ->add('from', PickerType::class, ['label' => 'From'])
+            ->add('to', PickerType::class, ['label' => 'To']);
     }
 
     public function configureOptions(OptionsResolver $resolver): void

@@ -6,7 +6,6 @@ namespace App\Form;
 
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
-use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
 use Symfony\Component\OptionsResolver\OptionsResolver;
 
@@ -15,12 +14,11 @@ final class ShiftType extends AbstractType
 {
     public function buildForm(FormBuilderInterface $builder, array $options): void
     {
-        $time = ['required' => false, 'empty_data' => '', 'attr' => ['inputmode' => 'numeric', 'placeholder' => '15:00']];
         $builder
             ->add('person', ChoiceType::class, ['label' => 'Who', 'choices' => $options['people']])
             ->add('day', NumberTextType::class, ['label' => 'Day', 'help' => '0 is the feast day, -1 the day before'])
-            ->add('from', TextType::class, ['label' => 'From', ...$time])
-            ->add('to', TextType::class, ['label' => 'To', ...$time]);
+            ->add('from', PickerType::class, ['label' => 'From'])
+            ->add('to', PickerType::class, ['label' => 'To']);
     }
 
     public function configureOptions(OptionsResolver $resolver): void

@@ -13,6 +13,7 @@ final readonly class Scenario
     /**
      * @param array<string, string|int>       $values of the message
      * @param string                          $loses  what it costs; empty where it only is another way
+     * @param bool                            $adds   more fires, pots or hands: of use only where something is short
      * @param string                          $why    the reason of that way
      * @param array<string, string|int|float> $losses values of what it loses
      */
@@ -25,6 +26,7 @@ final readonly class Scenario
         public ?Kitchen $kitchen = null,
         public array $losses = [],
         public string $why = '',
+        public bool $adds = false,
     ) {
     }
 

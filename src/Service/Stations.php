@@ -18,6 +18,7 @@ final readonly class Stations
         'stores' => ['What to have', ['cards' => 'Measuring cards', 'boxes' => 'Boxes']],
         'pots' => ['In section', ['dipsticks' => 'Dipsticks and pours']],
         'run_sheet' => ['In order', ['stove' => 'The stove at any minute', 'risk' => 'Risk', 'what_if' => 'What if']],
+        'menu' => ['On the menu', ['menu_book' => 'Choose or find']],
         'guests' => ['Who comes', ['who_eats' => 'Who may eat what']],
     ];
 

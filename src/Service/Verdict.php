@@ -14,16 +14,21 @@ final readonly class Verdict
     /** Minutes of work by hand that are worth a word. */
     private const NOTICED = 5;
 
+    /** Futures of a hundred that are worth a word. */
+    private const SURER = 3;
+
     /**
-     * @param int|null $won   minutes of lateness that go away; null when it can't be tried
-     * @param int      $hands minutes of hands-on work that go away
-     * @param int      $out   sweets that find room then, and did not before; below nought for the other way
+     * @param int|null $won    minutes of lateness that go away; null when it can't be tried
+     * @param int      $hands  minutes of hands-on work that go away
+     * @param int      $points futures of a hundred that are in time more
+     * @param int      $out    sweets that find room then, and did not before; below nought for the other way
      */
     private function __construct(
         public string $id,
         public ?int $won,
         public int $out,
         public int $hands,
+        public int $points,
         public bool $mends,
         public string $message,
     ) {
@@ -31,14 +36,17 @@ final readonly class Verdict
 
     public static function impossible(string $id): self
     {
-        return new self($id, null, 0, 0, false, 'That can\'t be with this feast.');
+        return new self($id, null, 0, 0, 0, false, 'That can\'t be with this feast.');
     }
 
-    public static function of(string $id, Plan $plan, Plan $tried): self
+    /** @param array{int, int} $sure of a hundred futures those in time, as planned and as tried */
+    public static function of(string $id, Plan $plan, Plan $tried, array $sure): self
     {
         $won = self::late($plan) - self::late($tried);
         $out = self::leftOut($plan) - self::leftOut($tried);
         $mends = $tried->isOnTime();
+        // Kept, it is looked at longer, and comes out surer: what is less sure now says nothing yet.
+        $points = $mends && $plan->isOnTime() ? max(0, $sure[1] - $sure[0]) : 0;
         $hands = $plan->handMinutes() - $tried->handMinutes();
 
         return new self(
@@ -46,9 +54,11 @@ final readonly class Verdict
             $won,
             $out,
             $hands,
+            $points,
             $mends,
             match (true) {
                 $mends && !$plan->isOnTime() => 'everything is in time',
+                $points >= self::SURER => 'stays in time, {points} of 100 surer',
                 $mends && $hands >= self::NOTICED => 'stays in time, {hands} less by hand',
                 $mends && $hands <= -self::NOTICED => 'stays in time, {hands} more by hand',
                 $mends => 'stays in time',

@@ -6,11 +6,13 @@ namespace App\Service;
 
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\MakeOrBuy;
+use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Planning\FeastPlanner;
+use FeastLadle\Schedule\Risk;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Vessel\Vessel;
 
@@ -19,6 +21,9 @@ final readonly class WhatIf
 {
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
+
+    /** For what is only compared. */
+    private const FUTURES = 300;
 
     public function __construct(private RecipeBook $recipes, private FeastPlanner $planner, private Larder $larder, private DayPolicy $day)
     {
@@ -64,6 +69,7 @@ final readonly class WhatIf
                             $strongest->ringDiameterMm,
                         ),
                     ),
+                    adds: true,
                 ),
             );
         }
@@ -86,6 +92,7 @@ final readonly class WhatIf
                             $vessel->emptyKg,
                         ),
                     ),
+                    adds: true,
                 ),
             );
         }
@@ -108,6 +115,7 @@ final readonly class WhatIf
                             $from,
                             $open->feast->lastMoment()->at->setTimezone($open->feast->timeZone)->format('H:i'),
                         ),
+                        adds: true,
                     ),
                 );
             }
@@ -121,6 +129,7 @@ final readonly class WhatIf
                     ['{name}' => $open->kitchen->people[$cook]->name],
                     'sleep',
                     $document->withShiftBegunSooner($cook, 2),
+                    adds: true,
                 ),
             );
             $add(
@@ -130,6 +139,7 @@ final readonly class WhatIf
                     ['{name}' => $open->kitchen->people[$cook]->name],
                     'an afternoon',
                     $document->withShift($cook, -1, '14:00', '18:00'),
+                    adds: true,
                 ),
             );
         }
@@ -272,7 +282,21 @@ final readonly class WhatIf
     {
         $tried = $this->try($open, $scenario);
 
-        return null === $tried ? Verdict::impossible($scenario->id) : Verdict::of($scenario->id, $plan, $tried);
+        return null === $tried
+            ? Verdict::impossible($scenario->id)
+            : Verdict::of($scenario->id, $plan, $tried, [$this->sure($open, $plan), $this->sure($open, $tried)]);
+    }
+
+    /** Of a hundred futures of the least sure moment, those in time. */
+    private function sure(OpenFeast $open, Plan $plan): int
+    {
+        return $plan->isOnTime() && [] !== $plan->steps
+            ? MomentChances::of(
+                $open->feast,
+                $plan,
+                Risk::of($plan->problem, $plan->solution, self::FUTURES, grace: $plan->margins),
+            )->of100()
+            : 0;
     }
 
     /** @return Plan|null null when the change can't be: the scenario then says nothing */

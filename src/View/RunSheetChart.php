@@ -162,7 +162,9 @@ final class RunSheetChart
         $lanes = [];
         $y = self::HEAD;
         $rowOf = array_flip(array_map(static fn (PlannedStep $s): string => $s->activity, $plan->steps));
-        foreach ($this->wanted($plan, $open, $side) as [$kind, $name, $steps, $jobs]) {
+        $wanted = $this->wanted($plan, $open, $side);
+        $shorts = ShortNames::of(array_column($wanted, 1), self::NAME_LETTERS);
+        foreach ($wanted as [$kind, $name, $steps, $jobs]) {
             if ([] === $steps && [] === $jobs && 'fire' !== $kind) {
                 continue;
             }
@@ -200,10 +202,7 @@ final class RunSheetChart
             $lanes[] = [
                 'kind' => $kind,
                 'name' => $name,
-                'short' => mb_strlen($name) <= self::NAME_LETTERS
-                        ? $name
-                        : (self::fitting($name, self::NAME_LETTERS) ?:
-                        mb_substr($name, 0, self::NAME_LETTERS - 1).'…'),
+                'short' => $shorts[$name],
                 'y' => $y,
                 'h' => $height,
                 'blocks' => $blocks,

@@ -110,6 +110,7 @@ final class Rooms
             'Words',
         ],
         'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving', 'Standing'],
+        'Menus' => ['Diet', 'Document', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Planning', 'Recipe', 'Schedule', 'Solving'],
     ];
 
     /** Why a room may use so much and no more, in its own words. */
@@ -146,6 +147,7 @@ final class Rooms
         'Standing' => 'what stands in every vessel, how much and how warm, follows from a plan and changes nothing in it',
         'Explaining' => 'why it is so is asked of a plan, and tried by the same solve step',
         'Planning' => 'only here it is decided what is tried and which try is kept',
+        'Menus' => 'a menu is found by planning what might be cooked',
     ];
 
     /** @return iterable<Rule> */

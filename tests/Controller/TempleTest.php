@@ -351,7 +351,7 @@ final class TempleTest extends BrowserCase
         self::assertIsArray($verdict);
         self::assertIsString($verdict['says']);
         self::assertStringStartsWith('stays in time', $verdict['says']);
-        self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true], array_diff_key($verdict, ['says' => 0]));
+        self::assertSame(['id' => 'fire', 'won' => 0, 'out' => 0, 'mends' => true, 'points' => 0], array_diff_key($verdict, ['says' => 0]));
         $this->browser->request('POST', $this->at('what-if/verdict'), ['try' => 'leave-out-kesari-nuts', '_token' => $token]);
         $verdict = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($verdict);

@@ -236,7 +236,9 @@ final readonly class PotChooser
         $flow = $choice->run->flows[0];
         $time = ($choice->run->frying() ?? $flow->step)->work->time;
 
-        return ($choice->frying->loads ?? $choice->layer($flow)->loads ?? 1) * max(1.0, $time->likelyMinutes + ($time->loads->betweenMinutes ?? 0.0));
+        $loads = $choice->frying->loads ?? $choice->layer($flow)->loads ?? 1;
+
+        return $loads * max(1.0, $time->likelyMinutes + ($time->loads->betweenMinutes ?? 0.0));
     }
 
     /** A great pan of fat for a handful of batter is dear, for a hundredweight it is nothing. */

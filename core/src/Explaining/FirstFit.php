@@ -79,6 +79,23 @@ final readonly class FirstFit
         return [round($this->needMinutes / 60, 1), round($this->haveMinutes / 60, 1)];
     }
 
+    /**
+     * What is needed for one thing more, beside what is there already: the worst of all.
+     *
+     * @param list<self> $needed
+     * @param list<self> $more
+     */
+    public static function together(array $needed, array $more): string
+    {
+        $worst = null;
+        foreach ($needed as $k => $fit) {
+            $sum = new self($fit->of, $fit->needMinutes + $more[$k]->needMinutes, $fit->haveMinutes);
+            $worst = null === $worst || $sum->share() > $worst->share() ? $sum : $worst;
+        }
+
+        return $worst?->verdict() ?? 'room enough';
+    }
+
     public function verdict(): string
     {
         return match (true) {

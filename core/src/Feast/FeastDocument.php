@@ -51,6 +51,20 @@ final readonly class FeastDocument
         return $this->with($list, array_values($rows));
     }
 
+    /**
+     * With these on the menu and nothing else; what hangs on other dishes goes with them.
+     *
+     * @param list<array<array-key, mixed>> $rows
+     */
+    public function withDishes(array $rows): self
+    {
+        return $this->with('dishes', $rows)->with('pins', [])->with('boxes', array_values(array_filter(
+            $this->rows('boxes'),
+            static fn (array $box): bool => \is_array($box['holds'] ?? null)
+                && [] === array_diff_key($box['holds'], array_column($rows, null, 'id')),
+        )));
+    }
+
     /** Minutes by which everything is wished ready before its moment. */
     public function withMargin(mixed $minutes): self
     {

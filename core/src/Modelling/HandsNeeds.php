@@ -105,10 +105,9 @@ final readonly class HandsNeeds
         }
         $there = $there > 2 ? $there - 1 : $there;
 
-        return max(
-            $told,
-            min((int) ceil(($alone->likely * $told) / max(1, min($within, self::PORTION_MINUTES))), $there, $this->making->hands($planned->dish->id)),
-        );
+        $wanted = (int) ceil(($alone->likely * $told) / max(1, min($within, self::PORTION_MINUTES)));
+
+        return max($told, min($wanted, $there, $this->making->hands($planned->dish->id)));
     }
 
     /** @return list<string> helpers first, so that the cook stays free for what only a cook can do */

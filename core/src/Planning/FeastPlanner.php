@@ -91,6 +91,14 @@ final readonly class FeastPlanner
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }
 
+    /** As its pots alone have it, for whoever only asks whether that holds. */
+    public function glance(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null): Plan
+    {
+        $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
+
+        return (new MakingSearch($this->larder, $this->solve))->watched($task, $this->solve->attempt($task, []))->plan;
+    }
+
     /** Goes on looking from a plan, for a surer one first; null when nothing better was found in the time. */
     public function improve(Feast $feast, Kitchen $kitchen, Plan $plan, ?\DateTimeImmutable $notBefore, Budget $budget, int $seed): ?Plan
     {

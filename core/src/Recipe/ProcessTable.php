@@ -112,7 +112,8 @@ final class ProcessTable
             ),
             Process::FryGarnish => new ProcessFacts(
                 'Fry garnish', $fire, $pan, $byMass, $stir, [3.0, 5.0, 8.0], flame: Flame::Low, targets: $cues,
-                fill: FillLimit::StiffStirred, cap: HeatCap::Syrup, browns: true, danger: Danger::HotFat, leavesWhole: true, begins: true, becomes: ['garnish', 'nuts', 'fried'],
+                fill: FillLimit::StiffStirred, cap: HeatCap::Syrup, browns: true, danger: Danger::HotFat,
+                leavesWhole: true, begins: true, becomes: ['garnish', 'nuts', 'fried'],
             ),
             Process::Boil => new ProcessFacts(
                 'Bring to the boil', $fire, $pot, [Growth::WarmUp, Growth::Fixed, Growth::Mass], $watch, [6.0, 9.0, 14.0],

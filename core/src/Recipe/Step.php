@@ -101,9 +101,12 @@ final readonly class Step
     /** The least time that its ties leave from when it may begin to when it should be over, minutes; null: none. */
     public function withinMinutes(): ?int
     {
-        $within = array_filter(array_map(static fn (Tie $t): ?int => null === $t->maxMinutes ? null : $t->maxMinutes - $t->minMinutes, $this->ties), is_int(...));
+        $within = null;
+        foreach ($this->ties as $tie) {
+            $within = null === $tie->maxMinutes ? $within : min($within ?? \PHP_INT_MAX, $tie->maxMinutes - $tie->minMinutes);
+        }
 
-        return [] === $within ? null : min($within);
+        return $within;
     }
 
     /** The fat a deep-fry stands in, or null. */

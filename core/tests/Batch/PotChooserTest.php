@@ -78,8 +78,9 @@ final class PotChooserTest extends TestCase
             'rimMm' => $rim,
             'heightMm' => $height,
         ];
-        $vessels[] = ['id' => 'small', 'name' => 'Small pan', 'kind' => 'pan', 'shape' => $shape(240, 120), 'metal' => 'iron', 'emptyKg' => 1.5];
-        $vessels[] = ['id' => 'great', 'name' => 'Great pan', 'kind' => 'pan', 'shape' => $shape(520, 170), 'metal' => 'iron', 'emptyKg' => 6];
+        $ironPan = ['kind' => 'pan', 'metal' => 'iron'];
+        $vessels[] = ['id' => 'small', 'name' => 'Small pan', 'shape' => $shape(240, 120), 'emptyKg' => 1.5] + $ironPan;
+        $vessels[] = ['id' => 'great', 'name' => 'Great pan', 'shape' => $shape(520, 170), 'emptyKg' => 6] + $ironPan;
         $kitchen = (new KitchenReader())->read(
             json_encode(['vessels' => array_values($vessels)] + $document, \JSON_THROW_ON_ERROR),
         );

@@ -33,7 +33,11 @@ final class StepAccountTest extends TestCase
 
     public function testPiecesLoadsAndGrainInThinAirAreTold(): void
     {
-        self::assertSame(['227 pieces × 9 s ÷ 2 at it = 17 min.'], $this->told(Shipped::templeFeast(), Shipped::temple(), 'sesame/1/roll'));
+        self::assertSame(
+            ['227 pieces × 9 s ÷ 2 at it = 17 min.', '4 share it, each a part of it: 34 min ÷ 4 = 9 min.'],
+            $this->told(Shipped::templeFeast(), Shipped::temple(), 'sesame/1/roll'),
+            'within the eleven minutes for which it is warm',
+        );
         self::assertSame(
             'By the recipe 11 min a load, 9 to 14; × 2.',
             $this->told(Shipped::templeFeast(), Shipped::temple(), 'cups/1/steam')[0],

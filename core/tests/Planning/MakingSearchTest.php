@@ -159,7 +159,9 @@ final class MakingSearchTest extends TestCase
             ? []
             : array_values(array_filter(
                 $plan->steps,
-                static fn (PlannedStep $s): bool => $turns($s) && $s->startMinute <= $step->startMinute && $step->startMinute < $s->endMinute,
+                static fn (PlannedStep $s): bool => $turns($s)
+                    && $s->startMinute <= $step->startMinute
+                    && $step->startMinute < $s->endMinute,
             ));
     }
 

@@ -1,0 +1,49 @@
+/** Looks for menus that hold, and shows each as soon as a plan has proved it. */
+export function menu() {
+    return {
+        running: false,
+        done: 0,
+        of: 1,
+        says: '',
+        asking: null,
+        async find() {
+            this.running = true;
+            this.says = '';
+            this.done = 0;
+            this.$refs.finds.replaceChildren();
+            this.asking = new AbortController();
+            const { none, stopped, failed } = this.$refs.words.dataset;
+            try {
+                const answer = await fetch(this.$root.dataset.url, {
+                    method: 'POST',
+                    body: new FormData(this.$refs.wish),
+                    signal: this.asking.signal,
+                });
+                if (!answer.ok) {
+                    throw new Error('No answer.');
+                }
+                const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
+                let rest = '';
+                for (let piece = await reader.read(); !piece.done; piece = await reader.read()) {
+                    const lines = (rest + piece.value).split('\n');
+                    rest = lines.pop();
+                    lines.forEach((line) => this.take(JSON.parse(line)));
+                }
+                this.says = this.$refs.finds.children.length ? '' : none;
+            } catch {
+                this.says = this.asking.signal.aborted ? stopped : failed;
+            }
+            this.running = false;
+        },
+        take({ done, of, html }) {
+            this.done = done;
+            this.of = of;
+            if (html) {
+                this.$refs.finds.insertAdjacentHTML('beforeend', html);
+            }
+        },
+        stop() {
+            this.asking?.abort();
+        },
+    };
+}
