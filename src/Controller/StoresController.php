@@ -9,6 +9,7 @@ use App\Export\StoresCsv;
 use App\Service\Pantry;
 use App\View\StoreRows;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Explaining\FuelNeed;
 use FeastLadle\Explaining\FuelTally;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -47,7 +48,8 @@ final class StoresController extends StationController
             'stores',
             $open,
             $plan,
-            ['list' => $rows->of($plan->quantities, $open->kitchen), 'fuel' => FuelTally::of($plan, $open->kitchen), 'faults' => $faults],
+            ['list' => $rows->of($plan->quantities, $open->kitchen), 'fuel' => FuelTally::of($plan, $open->kitchen),
+                'fuelNeeds' => FuelNeed::of($plan, $open->kitchen), 'faults' => $faults],
             new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
     }
@@ -75,6 +77,7 @@ final class StoresController extends StationController
                 'feast' => $open->feast,
                 'kitchen' => $open->kitchen,
                 'list' => $rows->of($plan->quantities, $open->kitchen),
+                'fuelNeeds' => FuelNeed::of($plan, $open->kitchen),
                 'fuel' => FuelTally::of($plan, $open->kitchen),
             ],
             $request,

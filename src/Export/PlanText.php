@@ -7,8 +7,10 @@ namespace App\Export;
 use App\Service\Speaker;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Explaining\ClockChange;
+use FeastLadle\Explaining\FuelNeed;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\Moment;
+use FeastLadle\Heat\Fuel;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Person;
 use FeastLadle\Measure\AmountWriter;
@@ -39,6 +41,7 @@ final class PlanText
             '',
             mb_strtoupper($this->say('Stores')),
             ...$this->stores($kitchen, $plan),
+            ...$this->fuel($feast, $kitchen, $plan),
             '',
             mb_strtoupper($this->say('Run sheet')),
             ...$this->runSheet($feast, $kitchen, $plan),
@@ -69,6 +72,35 @@ final class PlanText
         }
         foreach ($plan->obstacles as $obstacle) {
             $lines[] = '  ! '.$obstacle->dish.': '.$this->speaker->say($obstacle->sentence);
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function fuel(Feast $feast, Kitchen $kitchen, Plan $plan): array
+    {
+        $lines = [];
+        foreach (FuelNeed::of($plan, $kitchen) as $need) {
+            $isGas = Fuel::Gas === $need->fuel;
+            $said = [
+                $this->say('{need} kg, {there} kg there', ['need' => round($need->kilograms, 1), 'there' => round($need->there, 1)]),
+                ...0 === $need->buy ? [] : [
+                    $this->say($isGas ? 'buy {count} bottles of {kg} kg' : 'buy {count} kg', [
+                        'count' => $need->buy,
+                        'kg' => round($need->bottleKg, 1),
+                    ]),
+                ],
+            ];
+            $lines[] = '  '.$this->say($need->fuel->value).': '.implode('; ', $said);
+            foreach ($need->ends as $end) {
+                $lines[] = '    '.$this->say(
+                    $end->isLast
+                        ? 'At {time} bottle {n}, the last one, is empty.'
+                        : 'At {time} bottle {n} is empty: have the next at hand.',
+                    ['time' => $this->day($end->at, 'EEE HH:mm', $feast), 'n' => $end->number],
+                );
+            }
         }
 
         return $lines;

@@ -41,6 +41,7 @@ final class KitchenType extends AbstractType
             ->add('warmLitres', NumberTextType::class, ['label' => 'Place that keeps hot, l'])
             ->add('warmCelsius', NumberTextType::class, ['label' => 'so hot, °C'])
             ->add('dryingM2', NumberTextType::class, ['label' => 'Room to dry things on, m²', 'help' => 'Empty: as much as is needed'])
+            ->add('fuel', FuelStoreType::class, ['label' => false, 'required' => false])
             ->add('liftKg', NumberTextType::class, ['label' => 'One person lifts, kg'])
             ->add('currency', TextType::class, ['label' => 'Money', 'required' => false, 'empty_data' => '']);
         $limits = $builder->create('fillLimits', FormType::class, ['label' => false, 'required' => false]);

@@ -6,6 +6,7 @@ namespace App\View;
 
 use App\Service\OpenFeast;
 use App\Service\Speaker;
+use FeastLadle\Explaining\FuelNeed;
 use FeastLadle\Explaining\StepPlace;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Solving\Plan;
@@ -53,7 +54,8 @@ final class RunSheetChart
      *
      * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>,
      *     ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>,
-     *     folds: list<array{x: float, w: float, label: string}>}
+     *     folds: list<array{x: float, w: float, label: string}>,
+     *     bottles: list<array{x: float, number: int, time: string, isLast: bool}>}
      */
     public function draw(Plan $plan, OpenFeast $open, RunSheetSide $side = RunSheetSide::All, array $places = []): array
     {
@@ -115,7 +117,30 @@ final class RunSheetChart
                 $moments,
             ),
             'folds' => $folds,
+            'bottles' => $side->showsFires() ? $this->bottles($plan, $open, $x) : [],
         ];
+    }
+
+    /**
+     * @param \Closure(int): float $x
+     *
+     * @return list<array{x: float, number: int, time: string, isLast: bool}> where a bottle of gas is empty
+     */
+    private function bottles(Plan $plan, OpenFeast $open, \Closure $x): array
+    {
+        $bottles = [];
+        foreach (FuelNeed::of($plan, $open->kitchen) as $need) {
+            foreach ($need->ends as $end) {
+                $bottles[] = [
+                    'x' => $x(intdiv($end->at->getTimestamp() - $plan->origin->getTimestamp(), 60)),
+                    'number' => $end->number,
+                    'time' => $end->at->setTimezone($open->feast->timeZone)->format('H:i'),
+                    'isLast' => $end->isLast,
+                ];
+            }
+        }
+
+        return $bottles;
     }
 
     /**

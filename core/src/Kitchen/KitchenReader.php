@@ -68,6 +68,7 @@ final class KitchenReader
             'dryingM2',
             'warmLitres',
             'warmCelsius',
+            'fuel',
         ]);
         $root->isOf(self::FORMAT, 1);
         $burners = $vessels = $people = [];
@@ -125,6 +126,7 @@ final class KitchenReader
                 $root->at('dryingM2')->number(0, 1000, 0.0),
                 $root->at('warmLitres')->number(0, 100000, 0.0),
                 $root->at('warmCelsius')->number(40, 95, Storeroom::WARM_CELSIUS),
+                $root->has('fuel') ? $this->fuel($root->at('fuel')) : new FuelStore(),
             ),
             $this->tools($root->at('tools'), $ids),
             new HouseRules(
@@ -132,6 +134,17 @@ final class KitchenReader
                 $root->at('liftKg')->number(2, Lifting::MOST_KG, Lifting::DEFAULT_LIMIT_KG),
                 $this->fillLimits($root->at('fillLimits')),
             ),
+        );
+    }
+
+    private function fuel(Node $node): FuelStore
+    {
+        $node->object(['bottles', 'bottleKg', 'woodKg']);
+
+        return new FuelStore(
+            array_map(static fn (Node $n): float => $n->number(0.01, 500), $node->at('bottles')->items(100)),
+            $node->at('bottleKg')->number(0.1, 500, FuelStore::USUAL_BOTTLE_KG),
+            $node->at('woodKg')->number(0, 100_000, 0.0),
         );
     }
 

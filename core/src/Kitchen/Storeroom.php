@@ -28,6 +28,7 @@ final readonly class Storeroom
         public float $dryingM2 = 0.0,
         public float $warmLitres = 0.0,
         public float $warmCelsius = self::WARM_CELSIUS,
+        public FuelStore $fuel = new FuelStore(),
     ) {
     }
 }

@@ -19,7 +19,15 @@ use PHPUnit\Framework\TestCase;
 /** What is found holds, is as it was wished, and stands in the order of its work. */
 final class MenuSearchTest extends TestCase
 {
-    private const BOOK = ['pineapple-kesari', 'sago-milk', 'cashew-diamonds', 'sweet-pongal', 'peanut-brittle', 'date-nut-rolls', 'basundi'];
+    private const BOOK = [
+        'pineapple-kesari',
+        'sago-milk',
+        'cashew-diamonds',
+        'sweet-pongal',
+        'peanut-brittle',
+        'date-nut-rolls',
+        'basundi',
+    ];
 
     public function testWhatIsFoundWasPlannedAndIsAsItWasWished(): void
     {
