@@ -3,6 +3,11 @@ export function tries() {
     return {
         running: false,
         at: 0,
+        init() {
+            if (this.$root.hasAttribute('data-begin')) {
+                this.all();
+            }
+        },
         async all() {
             this.running = true;
             this.at = 0;

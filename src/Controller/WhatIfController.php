@@ -19,6 +19,9 @@ final class WhatIfController extends StationController
 {
     private const ID = ['id' => '[1-9]\d{0,8}'];
 
+    /** A plan of so many steps that is not in time is tried at once with everything. */
+    private const FEW_STEPS = 60;
+
     #[Route('/feasts/{id}/what-if', name: 'what_if', requirements: self::ID, methods: ['GET', 'POST'])]
     public function whatIf(int $id, Request $request, WhatIf $whatIf): Response
     {
@@ -48,7 +51,8 @@ final class WhatIfController extends StationController
             'scenarios' => $scenarios,
             'isShort' => !$plan->isOnTime() || $this->plans->moments($open, $plan)->shortfall() > 0,
             'asked' => $asked,
-            'tried' => null === $asked ? null : $whatIf->try($open, $asked),
+            'begin' => $request->query->has('begin') || (!$plan->isOnTime() && null === $asked && \count($plan->steps) <= self::FEW_STEPS),
+            'tried' => null === $asked ? null : $whatIf->try($open, $plan, $asked),
         ]);
     }
 

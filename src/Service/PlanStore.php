@@ -56,10 +56,28 @@ final readonly class PlanStore
         }
         $notBefore = $this->day->notBefore($open);
         $former = $near ? $this->codec->solution($kept->getDocument(), $notBefore) : null;
-        $plan = $this->planner->plan($open->feast, $open->kitchen, $notBefore, near: $former);
+        $plan = $this->orFormer(
+            $open,
+            $this->planner->plan($open->feast, $open->kitchen, $notBefore, near: $former),
+            $kept->getDocument(),
+            $notBefore,
+        );
         $this->keep($open, $fingerprint, $plan, $notBefore);
 
         return $plan;
+    }
+
+    /** What was planned before stays where it still holds and is better. */
+    private function orFormer(OpenFeast $open, Plan $plan, string $document, ?\DateTimeImmutable $notBefore): Plan
+    {
+        if ('' === $document || null !== $notBefore || $plan->isToTheMinute) {
+            return $plan;
+        }
+        try {
+            return $this->planner->orFormer($open->feast, $open->kitchen, $plan, $this->codec->read($open, $document));
+        } catch (FailedAudit) {
+            return $plan;
+        }
     }
 
     /**

@@ -22,6 +22,9 @@ final readonly class WhatIf
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
 
+    /** Minutes by which a sweet is tried to be ready sooner. */
+    private const SOONER = 20;
+
     /** For what is only compared. */
     private const FUTURES = 300;
 
@@ -50,6 +53,9 @@ final readonly class WhatIf
                     ),
                 );
             }
+        }
+        foreach ($this->sooner($open, $document) as $scenario) {
+            $add($scenario);
         }
         $strongest = $open->kitchen->strongestFire();
         if (null !== $strongest) {
@@ -217,6 +223,27 @@ final readonly class WhatIf
     }
 
     /**
+     * Each sweet ready a while sooner, where it keeps so long.
+     *
+     * @return iterable<Scenario>
+     */
+    private function sooner(OpenFeast $open, FeastDocument $document): iterable
+    {
+        foreach ($open->feast->dishes as $i => $dish) {
+            $minutes = $dish->readyEarlier + self::SOONER;
+            if ($minutes <= $dish->recipe->keepMinutes) {
+                yield new Scenario(
+                    'sooner-'.$dish->id,
+                    '{dish} ready {minutes} min before its moment',
+                    ['{dish}' => $dish->recipe->name, '{minutes}' => $minutes],
+                    'it waits longer',
+                    $document->withDish($i, ['readyEarlier' => $minutes]),
+                );
+            }
+        }
+    }
+
+    /**
      * Each step left out that may be.
      *
      * @return iterable<Scenario>
@@ -280,7 +307,7 @@ final readonly class WhatIf
     /** What trying something brings, measured against the plan as it is. */
     public function verdict(OpenFeast $open, Plan $plan, Scenario $scenario): Verdict
     {
-        $tried = $this->try($open, $scenario);
+        $tried = $this->try($open, $plan, $scenario);
 
         return null === $tried
             ? Verdict::impossible($scenario->id)
@@ -300,7 +327,7 @@ final readonly class WhatIf
     }
 
     /** @return Plan|null null when the change can't be: the scenario then says nothing */
-    public function try(OpenFeast $open, Scenario $scenario): ?Plan
+    public function try(OpenFeast $open, Plan $plan, Scenario $scenario): ?Plan
     {
         $kitchen = $scenario->kitchen ?? $open->kitchen;
         try {
@@ -312,6 +339,10 @@ final readonly class WhatIf
             return null;
         }
 
-        return $this->planner->try($feast, $kitchen, $this->day->notBefore($open));
+        $notBefore = $this->day->notBefore($open);
+        $tried = $this->planner->try($feast, $kitchen, $notBefore);
+
+        // With more of anything, the plan as it is can be cooked as well.
+        return $scenario->adds ? $this->planner->orFormer($feast, $kitchen, $tried, $plan, $notBefore) : $tried;
     }
 }

@@ -179,6 +179,7 @@ final class KitchenWalkTest extends BrowserCase
         ];
         \assert(\is_array($document['tools']) && \is_array($document['vessels']) && \is_array($document['burners']));
         $document['tools'][] = ['id' => 'ladle', 'name' => 'Holed ladle', 'process' => 'dunk', 'loadPieces' => 20, 'restMinutes' => 1];
+        \assert(\is_array($document['burners'][0]));
         $document['burners'][0]['fuel'] = 'wood';
         $document['fuel'] = ['bottles' => [0.5, 2.0], 'bottleKg' => 0.3, 'woodKg' => 2];
         $plain = $document;

@@ -148,13 +148,13 @@ final class PapersAndDrawingsTest extends KernelTestCase
         // What the boxes hold can't be left out.
         self::assertArrayNotHasKey('less-sesame', $scenarios);
         foreach (['margin-60', 'fire', 'earlier', 'day-before', 'helper-som', 'less-cups'] as $id) {
-            $tried = $whatIf->try($this->open, $scenarios[$id]);
+            $tried = $whatIf->try($this->open, $this->plan, $scenarios[$id]);
             self::assertNotNull($tried, $id);
             self::assertNotSame([], $tried->steps, $id);
         }
         self::assertFalse($scenarios['fire']->canBeKept());
         self::assertSame($before, $this->open->record->getDocument());
-        $margin = $whatIf->try($this->open, $scenarios['margin-60']);
+        $margin = $whatIf->try($this->open, $this->plan, $scenarios['margin-60']);
         self::assertLessThan($this->plan->timings['kesari']->ready, $margin?->timings['kesari']->ready);
     }
 
@@ -163,7 +163,7 @@ final class PapersAndDrawingsTest extends KernelTestCase
     {
         $whatIf = self::getContainer()->get(WhatIf::class);
         $document = $whatIf->scenarios($this->open, $this->plan)['less-cups']->document;
-        $tried = $whatIf->try($this->open, $whatIf->scenarios($this->open, $this->plan)['less-cups']);
+        $tried = $whatIf->try($this->open, $this->plan, $whatIf->scenarios($this->open, $this->plan)['less-cups']);
         self::assertNotNull($document);
         self::assertTrue($tried?->isOnTime());
         self::getContainer()->get(FeastDesk::class)->change($this->open, $document->fields, null);

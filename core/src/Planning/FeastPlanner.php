@@ -21,6 +21,7 @@ use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
 use FeastLadle\Solving\Attempt;
+use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
 use FeastLadle\Solving\Task;
@@ -36,10 +37,17 @@ final readonly class FeastPlanner
     private const PATIENCE_FIRST = 6;
 
     /** Room is looked for at once in a plan of so many activities; in larger ones when somebody asks for a better plan. */
-    private const ROOM_AT_ONCE = 60;
+    private const ROOM_AT_ONCE = 100;
+
+    /** By so much a former plan has to be surer before it is kept. */
+    private const SURER = 0.03;
+
+    /** In plans above this size only room for everything alike is looked for at once, which takes so many questions. */
+    private const SMALL = 60;
+    private const ROOM_FOR_ALL = 3;
 
     /** For one answer to whether steps can begin sooner, and how many are asked: at once, and when somebody waits for a better plan. */
-    private const ROOM_MS = [4, 60];
+    private const ROOM_MS = [10, 60];
     private const ROOM_QUESTIONS = [8, 20];
     private const ROOM_ONE_BY_ONE = [4, 8];
 
@@ -127,6 +135,34 @@ final readonly class FeastPlanner
         return $this->watched($feast, $kitchen, (new Lateness($this->solve))->explain($better, $task, $model));
     }
 
+    /**
+     * A plan, or a former one where that still holds and is better: more fires, pots, hands or hours never make a plan worse.
+     *
+     * @param Plan $former of the same dishes, of this kitchen or a poorer one
+     */
+    public function orFormer(Feast $feast, Kitchen $kitchen, Plan $plan, Plan $former, ?\DateTimeImmutable $notBefore = null): Plan
+    {
+        if (SolutionStatus::Feasible !== $former->solution->status || ($plan->isOnTime() && $this->shortfall($feast, $plan) <= 0.0)) {
+            return $plan;
+        }
+        $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $former->obstacles)));
+        $task = new Task($feast, $kitchen, $former->quantities, $notBefore, $out);
+        try {
+            $model = $this->solve->model($task);
+            // With more hours the minutes may be counted from an earlier beginning.
+            $sooner = intdiv($former->origin->getTimestamp() - $model->axis->origin->getTimestamp(), 60);
+            $known = $this->solve->plan($task, $model, $former->solution->shifted($sooner))->withObstacles($former->obstacles);
+        } catch (FailedAudit) {
+            return $plan;
+        }
+        $known = $this->watched($feast, $kitchen, $known->withTimings(array_intersect_key($former->timings, $known->timings)));
+        $kept = (new Attempt($feast, $model, $plan, []))->orBetter(new Attempt($feast, $model, $known, []))->plan;
+
+        return $kept === $plan && $plan->isOnTime() && $this->shortfall($feast, $known) < $this->shortfall($feast, $plan) - self::SURER
+            ? $known
+            : $kept;
+    }
+
     /** By how much the moments of a plan are less sure than is wished. */
     private function shortfall(Feast $feast, Plan $plan): float
     {
@@ -156,7 +192,11 @@ final readonly class FeastPlanner
             static fn (RiskReport $r): float => MomentChances::of($attempt->feast, $plan, $r)->shortfall(),
             $plan->margins,
             Budget::milliseconds(self::ROOM_MS[$patiently ? 1 : 0]),
-            self::ROOM_QUESTIONS[$patiently ? 1 : 0],
+            match (true) {
+                $patiently => self::ROOM_QUESTIONS[1],
+                \count($plan->problem->activities) > self::SMALL => self::ROOM_FOR_ALL,
+                default => self::ROOM_QUESTIONS[0],
+            },
             self::ROOM_ONE_BY_ONE[$patiently ? 1 : 0],
         ))->surer($plan->solution, $seed);
         if ($solution === $plan->solution) {

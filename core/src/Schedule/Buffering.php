@@ -19,6 +19,9 @@ final readonly class Buffering
     /** Of what a step may take longer than likely, so much is added in a round. */
     private const STEP = 0.5;
 
+    /** Before anything is blamed: room for everything at once, by so much of what each step may take longer. */
+    private const FOR_ALL = [0.75, 0.5, 0.25];
+
     /** Blamed in fewer of the runs, a step is left as it is; at the most so many are moved in a round. */
     private const LEAST_BLAME = 0.01;
     private const MOST_AT_ONCE = 8;
@@ -46,8 +49,18 @@ final readonly class Buffering
         $best = $solution;
         $report = Risk::of($this->problem, $best, self::RUNS, $seed, $this->grace);
         $short = ($this->shortfall)($report);
-        $room = $barred = [];
-        $left = $this->questions;
+        if ($short <= 0.0) {
+            return $best;
+        }
+        $barred = [];
+        [$roomy, $room, $left] = $this->forAll($best, $seed);
+        $all = [] === $room ? $report : Risk::of($this->problem, $roomy, self::RUNS, $seed, $this->grace);
+        $lacks = ($this->shortfall)($all);
+        if ($lacks < $short) {
+            [$best, $report, $short] = [$roomy, $all, $lacks];
+        } else {
+            $room = [];
+        }
         for ($round = 0; $round < self::ROUNDS && $short > 0.0 && $left > 0; ++$round) {
             $wider = $this->wider($report, $room, $barred);
             if ($wider === $room) {
@@ -79,6 +92,39 @@ final readonly class Buffering
         return $best;
     }
 
+    /** @return array{Solution, array<string, int>, int} the widest room for all that was found, and the questions that are left */
+    private function forAll(Solution $solution, int $seed): array
+    {
+        $left = $this->questions;
+        foreach (self::FOR_ALL as $share) {
+            $room = [];
+            foreach ($this->problem->activities as $id => $activity) {
+                $more = (int) ceil($share * ($activity->duration->max - $activity->duration->likely));
+                $room[$id] = min($more, $this->mayStand($id), $this->mayLast($id));
+            }
+            $room = array_filter($room, static fn (int $more): bool => $more > 0);
+            $found = [] === $room || --$left < 0 ? null : $this->with($room, $solution, $seed);
+            if (null !== $found) {
+                return [$found, $room, $left];
+            }
+        }
+
+        return [$solution, [], $left];
+    }
+
+    /** So much longer an activity may last before what it must be over by has passed. */
+    private function mayLast(string $id): int
+    {
+        $most = \PHP_INT_MAX;
+        foreach ($this->problem->links as $link) {
+            if ($link->to === $id && null !== $link->max && LinkType::EndToEnd === $link->type) {
+                $most = min($most, max(0, $link->max - $link->min - $this->problem->activities[$id]->duration->likely));
+            }
+        }
+
+        return $most;
+    }
+
     /**
      * @param array<string, int>  $room   units by which activities are begun sooner
      * @param array<string, true> $barred those that may not move
@@ -91,7 +137,7 @@ final readonly class Buffering
         foreach ($report->blame as $id => $share) {
             $range = $this->problem->activities[$id]->duration;
             $more = (int) ceil(self::STEP * ($range->max - $range->likely));
-            $most = min($range->max - $range->likely, $this->mayStand($id));
+            $most = min($range->max - $range->likely, $this->mayStand($id), $this->mayLast($id));
             if ($share < self::LEAST_BLAME || isset($barred[$id]) || $more < 1 || ($room[$id] ?? 0) >= $most) {
                 continue;
             }

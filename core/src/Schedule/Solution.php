@@ -24,6 +24,24 @@ final readonly class Solution
     ) {
     }
 
+    /** Everything so much later, where units are counted from an earlier beginning. */
+    public function shifted(int $units): self
+    {
+        return new self(
+            $this->status,
+            $this->objective,
+            $this->bound,
+            array_map(
+                static fn (Placement $p): Placement => new Placement($p->start + $units, $p->end + $units, $p->uses),
+                $this->activities,
+            ),
+            $this->holds,
+            $this->seed,
+            $this->conflicts,
+            $this->iterations,
+        );
+    }
+
     /** @param list<Conflict> $conflicts */
     public static function none(SolutionStatus $status, int $seed, array $conflicts, ?int $bound = null, int $iterations = 0): self
     {
