@@ -112,11 +112,15 @@ test('a feast is planned from nothing with the keyboard alone', async ({ page })
     await open(page, '/');
     await page.getByLabel('Name of the feast').focus();
     await page.keyboard.type('Harvest supper');
+    // In a picker the digits go to month, day and year, or to hour and minute, by themselves.
     await page.keyboard.press('Tab');
-    await page.keyboard.type('2031-12-06');
-    await page.keyboard.press('Tab');
-    await page.keyboard.type('17:00');
-    await page.keyboard.press('Tab');
+    await page.keyboard.type('12062031');
+    await expect(page.getByLabel('Date')).toHaveValue('2031-12-06');
+    await page.getByLabel('Sweets ready at').focus();
+    await page.keyboard.type('0500PM');
+    await expect(page.getByLabel('Sweets ready at')).toHaveValue('17:00');
+    await expect(page.getByLabel('Time zone')).toHaveValue(await page.evaluate(() => Intl.DateTimeFormat().resolvedOptions().timeZone));
+    await page.getByLabel('Guests').focus();
     await page.keyboard.press('ControlOrMeta+A');
     await page.keyboard.type('12');
     await page.keyboard.press('Enter');
@@ -132,6 +136,27 @@ test('a feast is planned from nothing with the keyboard alone', async ({ page })
     await page.keyboard.press('Enter');
     await expect(page.locator('tr[data-step]')).toHaveCount(5);
     await expect(page.locator('[data-station=run_sheet]')).toContainText(/(sure|likely|at risk): \d+ of 100/);
+});
+
+test('a menu that holds is found for an empty feast and taken in one touch', async ({ page }) => {
+    await open(page, '/');
+    await page.getByLabel('Name of the feast').fill('Well supper');
+    await page.getByLabel('Date').fill('2031-12-13');
+    await page.getByLabel('Sweets ready at').fill('18:00');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('link', { name: /find a whole menu/ }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+    await expect(page.locator('.menu-card').first()).toContainText('by hand');
+    await page.getByLabel('Sweets, all together').fill('3');
+    await page.getByLabel('of these hot or warm').fill('1');
+    await page.getByRole('button', { name: 'Find menus' }).press('Enter');
+    await expect(page.getByRole('progressbar', { name: 'Looked at so far' })).toBeVisible();
+    await expect(page.locator('.menu-find').first()).toContainText(/(sure|likely|at risk): \d+ of 100/, { timeout: 50_000 });
+    await page.getByRole('button', { name: /Take this menu/ }).first().press('Enter');
+    await expect(page.locator('.thali .served')).toHaveCount(3);
+    await page.getByRole('link', { name: /Run sheet/ }).click();
+    await expect(page.locator('[data-station=run_sheet]')).toContainText(/(sure|likely|at risk): \d+ of 100/);
+    await expect(page.locator('.trouble')).toHaveCount(0);
 });
 
 test('another pot is chosen, and the drawing and the plan follow', async ({ page }) => {

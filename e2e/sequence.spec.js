@@ -141,7 +141,7 @@ test('a better plan is looked for and can be stopped, and everything is tried wi
     const all = await page.locator('[data-try]').count();
     await page.getByRole('button', { name: 'Try them all' }).press('Enter');
     await expect(page.getByRole('progressbar', { name: 'Tried so far' })).toBeVisible();
-    await expect.poll(() => page.locator('.verdict:not(:empty)').count()).toBeGreaterThan(2);
+    await expect.poll(() => page.locator('.verdict:not(:empty)').count(), { timeout: 30_000 }).toBeGreaterThan(2);
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByRole('progressbar', { name: 'Tried so far' })).toBeHidden();
     await expect(page.locator('[data-try]')).toHaveCount(all);

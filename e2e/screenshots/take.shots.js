@@ -48,15 +48,11 @@ test('at four in the morning', async ({ page, context, baseURL }) => {
     await page.screenshot({ path: `${folder}/bell-raising.png` });
 });
 
-test('what does not come in time', async ({ page }) => {
-    await open(page, '/feasts/1/guests');
-    const field = page.locator('[data-group="grown-ups"]');
-    await settled(page, async () => {
-        await field.fill('110');
-        await field.press('Tab');
-    });
-    await expect(page.locator('[data-station=run_sheet]')).not.toContainText('being planned', { timeout: 30_000 });
-    await page.screenshot({ path: `${folder}/not-in-time.png` });
+test('a menu that is found', async ({ page }) => {
+    await open(page, '/feasts/1/menu/book');
+    await page.getByRole('button', { name: 'Find menus' }).click();
+    await expect(page.getByRole('progressbar', { name: 'Looked at so far' })).toBeHidden({ timeout: 60_000 });
+    await page.screenshot({ path: `${folder}/menu-found.png` });
 });
 
 test('writing', async ({ page }) => {
