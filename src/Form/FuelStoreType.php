@@ -39,7 +39,8 @@ final class FuelStoreType extends AbstractType
             ->addEventListener(FormEvents::SUBMIT, static function (FormEvent $event): void {
                 $fuel = $event->getData();
                 // What is not told is not stored.
-                $event->setData(\is_array($fuel) ? array_filter($fuel, static fn (mixed $v): bool => !\in_array($v, [null, '', []], true)) : []);
+                $isTold = static fn (mixed $v): bool => !\in_array($v, [null, '', []], true);
+                $event->setData(\is_array($fuel) ? array_filter($fuel, $isTold) : []);
             });
     }
 }

@@ -72,8 +72,9 @@ final readonly class MenuShelf
     private function alone(OpenFeast $open, string $slug): ?array
     {
         $row = ['id' => 'it'] + $this->book->row($slug);
+        $document = FeastDocument::of($open->document)->withDishes([$row]);
         try {
-            $feast = (new FeastReader($open->kitchen, $this->recipes))->read(FeastDocument::of($open->document)->withDishes([$row])->json());
+            $feast = (new FeastReader($open->kitchen, $this->recipes))->read($document->json());
         } catch (FaultyDocument) {
             return null;
         }

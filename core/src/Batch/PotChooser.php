@@ -28,6 +28,9 @@ final readonly class PotChooser
     private const SHALLOW_POWER = 3;
     private const LEAST_SHARE = 0.05;
 
+    /** Less full than this even a wide pan is too great for what it holds: half as full weighs as half the base. */
+    private const LEAST_FULL = 0.15;
+
     /** A panful of fat as heavy as what is fried in it weighs as so many minutes at the pan; kitchen estimate. */
     private const FAT_MINUTES = 5.0;
 
@@ -226,7 +229,8 @@ final readonly class PotChooser
 
         return match ($choice->reason) {
             PotReason::MostAtOnce => $this->loadMinutes($choice) + $this->fatPrice($choice) + $shape->brimfulMl() / 1e6,
-            PotReason::Widest => $this->shallow($choice) / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
+            PotReason::Widest => ($this->shallow($choice) * max(1.0, self::LEAST_FULL / max(1e-3, $choice->fullShare())))
+                / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl() * $this->shallow($choice),
         };
     }

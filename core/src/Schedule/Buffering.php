@@ -22,6 +22,9 @@ final readonly class Buffering
     /** Before anything is blamed: room for everything at once, by so much of what each step may take longer. */
     private const FOR_ALL = [0.75, 0.5, 0.25];
 
+    /** Nobody is called more than so many units earlier for it. */
+    private const SOONER = 60;
+
     /** Blamed in fewer of the runs, a step is left as it is; at the most so many are moved in a round. */
     private const LEAST_BLAME = 0.01;
     private const MOST_AT_ONCE = 8;
@@ -112,6 +115,11 @@ final readonly class Buffering
         return [$solution, [], $left];
     }
 
+    private static function begins(Solution $solution): int
+    {
+        return min([\PHP_INT_MAX, ...array_values(array_map(static fn (Placement $p): int => $p->start, $solution->activities))]);
+    }
+
     /** So much longer an activity may last before what it must be over by has passed. */
     private function mayLast(string $id): int
     {
@@ -199,7 +207,11 @@ final readonly class Buffering
             $p->objective,
         );
         $solution = (new Solver())->solve($longer, $this->budget, $seed, $near, false);
-        if (SolutionStatus::Feasible !== $solution->status || $this->isLater($solution, $near)) {
+        if (
+            SolutionStatus::Feasible !== $solution->status
+            || $this->isLater($solution, $near)
+            || self::begins($solution) < self::begins($near) - self::SOONER
+        ) {
             return null;
         }
         $placements = $solution->activities;

@@ -65,6 +65,9 @@ final readonly class Solve
         $task = $task->without([...$task->without, ...array_map(static fn (Obstacle $o): string => $o->dish, $leftOut)]);
         $model = $this->model($task)->withObstacles($leftOut);
         $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem, $patience), $seed, $near);
+        if (null === $near) {
+            $solution = BatchesInTurn::of($model, $solution, array_map(strval(...), array_keys($task->feast->pins)));
+        }
 
         return new Attempt($task->feast, $model, $this->plan($task, $model, $solution), $leftOut);
     }

@@ -80,7 +80,8 @@ final class MoreNeverWorseTest extends TestCase
         $kitchen = Shipped::document('kitchens/kumbhar-lane');
         $feast = Shipped::document('feasts/new-roof');
         \assert(\is_array($kitchen['burners']) && \is_array($kitchen['vessels']) && \is_array($kitchen['people']));
-        \assert(\is_array($feast['groups']) && \is_array($feast['groups'][0]) && \is_array($feast['hands']) && \is_array($feast['hands'][0]));
+        \assert(\is_array($feast['groups']) && \is_array($feast['groups'][0]));
+        \assert(\is_array($feast['hands']) && \is_array($feast['hands'][0]));
         $feast['groups'][0]['count'] = $guests;
         match ($more) {
             'fire' => $kitchen['burners'][] = ['id' => 'more', 'name' => 'One more', 'fuel' => 'gas', 'kilowatts' => 3.0, 'ringMm' => 110],
