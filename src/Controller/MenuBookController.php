@@ -64,7 +64,8 @@ final class MenuBookController extends StationController
                 $html = null === $find
                     ? ''
                     : $this->renderView('_partials/menu_find.html.twig', ['find' => $find, 'open' => $open, 'token' => $token]);
-                echo json_encode(['done' => $done, 'of' => $of, 'html' => $html], \JSON_THROW_ON_ERROR)."\n";
+                $news = ['done' => $done, 'of' => $of, 'html' => $html, 'rank' => $find?->rank()];
+                echo json_encode($news, \JSON_THROW_ON_ERROR)."\n";
                 if (ob_get_level() > 0) {
                     ob_flush();
                 }

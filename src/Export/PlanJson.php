@@ -17,6 +17,7 @@ use FeastLadle\Portion\Group;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedJob;
@@ -93,6 +94,7 @@ final readonly class PlanJson
                     ...$plan->obstacles,
                     ...$plan->clocks,
                     ...array_map(static fn (Overrun $o): Obstacle => $o->obstacle, $plan->overruns),
+                    ...array_merge(...array_map(self::binds(...), array_values($plan->timings))),
                 ]),
                 'schedule' => [
                     'status' => $plan->solution->status->value,
@@ -239,6 +241,19 @@ final readonly class PlanJson
             'kind' => $obstacle->kind->value,
             'step' => $obstacle->step,
             'sentence' => $obstacle->text(),
+            'tested' => null !== $obstacle->mend,
+            'mends' => null === $obstacle->mend ? [] : [[
+                'sentence' => $obstacle->text(),
+                'change' => $obstacle->mend->kind->value,
+                'word' => 0 === $obstacle->mend->lateMinutes ? 'in-time' : 'late',
+                'lateMinutes' => $obstacle->mend->lateMinutes,
+            ]],
         ];
+    }
+
+    /** @return list<Obstacle> why a dish is late */
+    private static function binds(DishTiming $timing): array
+    {
+        return $timing->lateMinutes > 0 ? $timing->reasons : [];
     }
 }

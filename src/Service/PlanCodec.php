@@ -10,6 +10,8 @@ use FeastLadle\Amounts\Wait;
 use FeastLadle\Document\Faults;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\Mend;
+use FeastLadle\Modelling\MendKind;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Schedule\ProblemWriter;
@@ -66,6 +68,7 @@ final readonly class PlanCodec
             'values' => $o->sentence->values,
             'kind' => $o->kind->value,
             'step' => $o->step ?? '',
+            ...null === $o->mend ? [] : ['mend' => $o->mend->kind->value, 'left' => $o->mend->lateMinutes],
         ];
 
         return json_encode(
@@ -137,6 +140,7 @@ final readonly class PlanCodec
                 $values,
                 $node->at('kind')->enum(ObstacleKind::class, ObstacleKind::Window),
                 '' === ($step = $node->at('step')->string('', 200)) ? null : $step,
+                $node->has('mend') ? new Mend($node->at('mend')->enum(MendKind::class), $node->at('left')->int(0, \PHP_INT_MAX, 0)) : null,
             );
         };
         $notBefore = $root->has('notBefore') ? new \DateTimeImmutable('@'.$root->at('notBefore')->int(0, \PHP_INT_MAX)) : null;

@@ -7,7 +7,10 @@ namespace FeastLadle\Explaining;
 use FeastLadle\Feast\Shift;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Person;
+use FeastLadle\Modelling\MendKind;
+use FeastLadle\Modelling\Mend;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Recipe\Skill;
@@ -48,12 +51,12 @@ final readonly class Lateness
         $trials = $this->trials($task->without($leftOut));
         foreach ($late as $dish => $timing) {
             $reasons = $this->proof($model, $dish, $task);
-            foreach ($trials as [$template, $lateness]) {
+            foreach ($trials as [$template, $lateness, $change]) {
                 if (($lateness[$dish] ?? \PHP_INT_MAX) <= self::WORTH_SAYING * $timing->lateMinutes) {
                     $reasons[] = new Obstacle($dish, $template, [
                         'minutes' => $timing->lateMinutes - $lateness[$dish],
                         'left' => $lateness[$dish],
-                    ]);
+                    ], self::kind($change), mend: new Mend($change, $lateness[$dish]));
                 }
             }
             if ([] === $reasons) {
@@ -117,7 +120,16 @@ final readonly class Lateness
         return $reasons;
     }
 
-    /** @return list<array{string, array<string, int>}> message, and minutes late by dish in that trial */
+    private static function kind(MendKind $change): ObstacleKind
+    {
+        return match ($change) {
+            MendKind::Fire => ObstacleKind::Fire,
+            MendKind::Vessel => ObstacleKind::Vessel,
+            default => ObstacleKind::Hands,
+        };
+    }
+
+    /** @return list<array{string, array<string, int>, MendKind}> message, minutes late by dish in that trial, and what was given more of */
     private function trials(Task $task): array
     {
         [$feast, $kitchen] = [$task->feast, $task->kitchen];
@@ -131,6 +143,7 @@ final readonly class Lateness
             $trials[] = [
                 'The fires are short: with one more like the strongest it would be ready {minutes} min sooner ({left} min late).',
                 $this->solve->lateness($task->by($feast, $more), $budget),
+                MendKind::Fire,
             ];
         }
         /** @var Shift|null $first */
@@ -148,12 +161,14 @@ final readonly class Lateness
         $trials[] = [
             'The hands are short: with one more cook from the start it would be ready {minutes} min sooner ({left} min late).',
             $this->solve->lateness($task->by($helped, $kitchen->withPerson($cook)), $budget),
+            MendKind::Hands,
         ];
         if (null === $task->notBefore || $first->from > $task->notBefore) {
             $earlier = $feast->withShift(new Shift($first->person, $first->from->modify('-3 hours'), $first->from));
             $trials[] = [
                 'The day is short: starting three hours earlier it would be ready {minutes} min sooner ({left} min late).',
                 $this->solve->lateness($task->by($earlier), $budget),
+                MendKind::Hours,
             ];
             $evening = $feast->firstMoment()->at->modify('-1 day');
             $before = $feast;
@@ -164,6 +179,7 @@ final readonly class Lateness
                 'The day is short: with everybody there from 15 to 20 the day before it would be ready {minutes} min sooner ({left} '
                     .'min late).',
                 $this->solve->lateness($task->by($before), $budget),
+                MendKind::DayBefore,
             ];
         }
 

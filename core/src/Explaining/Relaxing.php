@@ -9,6 +9,8 @@ use FeastLadle\Feast\Shift;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Person;
+use FeastLadle\Modelling\Mend;
+use FeastLadle\Modelling\MendKind;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Recipe\Skill;
@@ -42,6 +44,7 @@ final readonly class Relaxing
                 'The day is too short for it: with everybody there the afternoon before, it goes.',
                 [],
                 ObstacleKind::Hands,
+                mend: new Mend(MendKind::DayBefore, 0),
             );
         }
         foreach ($this->vessels($alone) as $vessel) {
@@ -52,6 +55,7 @@ final readonly class Relaxing
                         'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
                         ['more' => $more, 'vessel' => $vessel->name],
                         ObstacleKind::Vessel,
+                        mend: new Mend(MendKind::Vessel, 0),
                     );
                 }
             }
@@ -61,7 +65,7 @@ final readonly class Relaxing
             if ($goes($helped, $staffed)) {
                 return new Obstacle($dish, 'The hands are short: with {more} more who can cook it goes.', [
                     'more' => $more,
-                ], ObstacleKind::Hands);
+                ], ObstacleKind::Hands, mend: new Mend(MendKind::Hands, 0));
             }
         }
         $strongest = $kitchen->strongestFire();
@@ -73,7 +77,7 @@ final readonly class Relaxing
                 return new Obstacle($dish, 'The fires are short: with {more} more like "{fire}" it goes.', [
                     'more' => $more,
                     'fire' => $strongest->name,
-                ], ObstacleKind::Fire);
+                ], ObstacleKind::Fire, mend: new Mend(MendKind::Fire, 0));
             }
         }
 

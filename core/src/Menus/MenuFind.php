@@ -26,18 +26,12 @@ final readonly class MenuFind
     }
 
     /**
-     * The surer word first, then the fewer minutes by hand.
+     * The surer word first, then the fewer minutes by hand, then the better chance.
      *
-     * @return int below nought: this one before the other
+     * @return array{int, int, int} the lower, the better
      */
-    public function compare(self $other): int
+    public function rank(): array
     {
-        $rank = static fn (self $f): array => [
-            array_search($f->word(), Word::cases(), true),
-            $f->plan->handMinutes(),
-            -$f->chances->of100(),
-        ];
-
-        return $rank($this) <=> $rank($other);
+        return [(int) array_search($this->word(), Word::cases(), true), $this->plan->handMinutes(), -$this->chances->of100()];
     }
 }

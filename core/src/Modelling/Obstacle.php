@@ -14,6 +14,7 @@ final readonly class Obstacle
     /**
      * @param array<string, string|int|float|Sentence> $values
      * @param string|null                              $step   id of the step at which it binds
+     * @param Mend|null                                $mend   with which it was planned, and went or was less late
      */
     public function __construct(
         public string $dish,
@@ -21,6 +22,7 @@ final readonly class Obstacle
         array $values = [],
         public ObstacleKind $kind = ObstacleKind::Window,
         public ?string $step = null,
+        public ?Mend $mend = null,
     ) {
         $this->sentence = new Sentence($message, $values);
     }

@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Explaining;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\Shift;
+use FeastLadle\Modelling\MendKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Tests\Support\Shipped;
@@ -31,6 +32,44 @@ final class LatenessTest extends TestCase
             array_filter($templates, static fn (string $t): bool => str_starts_with($t, 'The fires are short')),
             'another fire does not make one pot of milk faster',
         );
+    }
+
+    public function testAMendThatIsNamedGivesWhatItPromised(): void
+    {
+        $applied = 0;
+        foreach (['basundi' => '16:30', 'balls' => '15:40'] as $dish => $from) {
+            $feast = $this->feast($from, [$dish]);
+            $timing = $this->plan($from, [$dish])->timings[$dish];
+            foreach ($timing->reasons as $reason) {
+                if (null === $reason->mend) {
+                    continue;
+                }
+                self::assertLessThan($timing->lateMinutes, $reason->mend->lateMinutes);
+                $changed = match ($reason->mend->kind) {
+                    MendKind::Hours => $feast->withShift(
+                        new Shift('asha', $feast->shifts[0]->from->modify('-3 hours'), $feast->shifts[0]->from),
+                    ),
+                    MendKind::DayBefore => $feast
+                        ->withShift(new Shift('asha', ...$this->afternoonBefore($feast)))
+                        ->withShift(new Shift('nilu', ...$this->afternoonBefore($feast))),
+                    default => null,
+                };
+                if (null !== $changed) {
+                    $plan = (new FeastPlanner(Shipped::larder()))->try($changed, Shipped::kitchen());
+                    self::assertLessThanOrEqual($reason->mend->lateMinutes, $plan->timings[$dish]->lateMinutes, $reason->text());
+                    ++$applied;
+                }
+            }
+        }
+        self::assertGreaterThan(1, $applied);
+    }
+
+    /** @return array{\DateTimeImmutable, \DateTimeImmutable} */
+    private function afternoonBefore(Feast $feast): array
+    {
+        $day = $feast->firstMoment()->at->setTimezone($feast->timeZone)->modify('-1 day');
+
+        return [$day->setTime(15, 0), $day->setTime(20, 0)];
     }
 
     public function testWhatIsInTimeHasNoReasons(): void
@@ -63,6 +102,12 @@ final class LatenessTest extends TestCase
     /** @param list<string> $dishes */
     private function plan(string $from, array $dishes): Plan
     {
+        return (new FeastPlanner(Shipped::larder()))->plan($this->feast($from, $dishes), Shipped::kitchen());
+    }
+
+    /** @param list<string> $dishes */
+    private function feast(string $from, array $dishes): Feast
+    {
         $feast = Shipped::feast();
         $day = $feast->firstMoment()->at->format('Y-m-d');
         $shifts = array_map(
@@ -74,17 +119,14 @@ final class LatenessTest extends TestCase
             ['asha', 'nilu'],
         );
 
-        return (new FeastPlanner(Shipped::larder()))->plan(
-            new Feast(
-                $feast->name,
-                $feast->timeZone,
-                null,
-                $feast->groups,
-                $feast->moments,
-                $shifts,
-                array_values(array_filter($feast->dishes, static fn ($d): bool => \in_array($d->id, $dishes, true))),
-            ),
-            Shipped::kitchen(),
+        return new Feast(
+            $feast->name,
+            $feast->timeZone,
+            null,
+            $feast->groups,
+            $feast->moments,
+            $shifts,
+            array_values(array_filter($feast->dishes, static fn ($d): bool => \in_array($d->id, $dishes, true))),
         );
     }
 }

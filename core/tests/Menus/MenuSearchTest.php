@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Menus;
 
+use FeastLadle\Explaining\Word;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Menus\MenuFind;
@@ -49,8 +50,15 @@ final class MenuSearchTest extends TestCase
             self::assertLessThanOrEqual(240, $find->plan->handMinutes());
             self::assertNotNull($find->chances->least());
         }
-        usort($found, static fn (MenuFind $a, MenuFind $b): int => $a->compare($b));
-        self::assertLessThanOrEqual(0, $found[0]->compare($found[\count($found) - 1]));
+        usort($found, static fn (MenuFind $a, MenuFind $b): int => $a->rank() <=> $b->rank());
+        foreach (\array_slice($found, 1) as $k => $later) {
+            $sooner = $found[$k];
+            self::assertTrue(
+                $sooner->word() !== $later->word() || $sooner->plan->handMinutes() <= $later->plan->handMinutes(),
+                'of those as sure the one with less work stands first',
+            );
+            self::assertFalse(Word::Sure === $later->word() && Word::Sure !== $sooner->word(), 'what is sure stands first');
+        }
     }
 
     public function testNothingIsFoundThatSomebodyMustNotEatOrForWhichThereAreNoHands(): void
