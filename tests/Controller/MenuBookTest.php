@@ -23,7 +23,8 @@ final class MenuBookTest extends BrowserCase
         self::assertStringContainsString('on the menu', $cards->filter('[data-sweet=basundi]')->text());
         $this->browser->submit($card->filter('form')->form());
         $this->browser->followRedirect();
-        self::assertCount(5, $this->browser->getCrawler()->filter('.thali .served-hot, .thali .served-warm, .thali .served-cold, .thali .served-room'));
+        $served = implode(', ', array_map(static fn (string $how): string => '.thali .served-'.$how, ['hot', 'warm', 'cold', 'room']));
+        self::assertCount(5, $this->browser->getCrawler()->filter($served));
         self::assertSelectorTextContains('.thalis', 'Sago');
     }
 
