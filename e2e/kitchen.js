@@ -6,7 +6,10 @@ export const stations = ['guests', 'menu', 'pots', 'stores', 'run-sheet', 'cook'
 export async function settled(page, act) {
     const before = Number((await page.locator('html').getAttribute('data-settled')) ?? 0);
     await act();
-    await expect.poll(async () => Number((await page.locator('html').getAttribute('data-settled')) ?? 0)).toBeGreaterThan(before);
+    // A round of looking for a better plan ends before its answer is shown, however slow the machine is.
+    await expect
+        .poll(async () => Number((await page.locator('html').getAttribute('data-settled')) ?? 0), { timeout: 30_000 })
+        .toBeGreaterThan(before);
 }
 
 /** Opens a page once its scripts run. */
