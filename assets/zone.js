@@ -1,11 +1,8 @@
-/** Puts the browser's own time zone where nobody has said another. */
+/** Puts the browser's own time zone where nobody has said one yet: the server may stand elsewhere. */
 export function zone() {
     return {
         init() {
-            const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-            if (here && this.$el.value === this.$el.defaultValue && !this.$el.hasAttribute('aria-invalid')) {
-                this.$el.value = here;
-            }
+            this.$el.value = Intl.DateTimeFormat().resolvedOptions().timeZone || this.$el.value;
         },
     };
 }

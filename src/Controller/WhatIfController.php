@@ -68,7 +68,7 @@ final class WhatIfController extends StationController
         $asked =
             $whatIf->scenarios($open, $plan)[$request->request->getString('try')] ??
             throw $this->createNotFoundException('There is no such thing to try.');
-        $verdict = $whatIf->verdict($open, $plan, $asked);
+        $verdict = $whatIf->verdict($open, $plan, $this->plans->moments($open, $plan)->of100(), $asked);
 
         return new JsonResponse([
             'id' => $verdict->id,

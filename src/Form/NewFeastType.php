@@ -23,8 +23,6 @@ final class NewFeastType extends AbstractType
             ->add('timeZone', TextType::class, [
                 'label' => 'Time zone',
                 'help' => 'A zone name, or the hours from UTC as in +05:30',
-                // The browser knows where it is; the server may stand elsewhere.
-                'attr' => ['x-data' => 'zone'],
                 ...$text,
             ])
             ->add('count', NumberTextType::class, ['label' => 'Guests'])

@@ -70,7 +70,7 @@ final readonly class PlanStore
     /** What was planned before stays where it still holds and is better. */
     private function orFormer(OpenFeast $open, Plan $plan, string $document, ?\DateTimeImmutable $notBefore): Plan
     {
-        if ('' === $document || null !== $notBefore || $plan->isToTheMinute) {
+        if ('' === $document || null !== $notBefore || $plan->isToTheMinute || !$this->planner->isShort($open->feast, $plan)) {
             return $plan;
         }
         try {

@@ -25,9 +25,6 @@ final readonly class WhatIf
     /** Minutes by which a sweet is tried to be ready sooner. */
     private const SOONER = 20;
 
-    /** For what is only compared. */
-    private const FUTURES = 300;
-
     public function __construct(private RecipeBook $recipes, private FeastPlanner $planner, private Larder $larder, private DayPolicy $day)
     {
     }
@@ -304,14 +301,18 @@ final readonly class WhatIf
         }
     }
 
-    /** What trying something brings, measured against the plan as it is. */
-    public function verdict(OpenFeast $open, Plan $plan, Scenario $scenario): Verdict
+    /**
+     * What trying something brings, measured against the plan as it is.
+     *
+     * @param int $sure of a hundred futures of that plan those in time
+     */
+    public function verdict(OpenFeast $open, Plan $plan, int $sure, Scenario $scenario): Verdict
     {
         $tried = $this->try($open, $plan, $scenario);
 
         return null === $tried
             ? Verdict::impossible($scenario->id)
-            : Verdict::of($scenario->id, $plan, $tried, [$this->sure($open, $plan), $this->sure($open, $tried)]);
+            : Verdict::of($scenario->id, $plan, $tried, [$sure, $this->sure($open, $tried)]);
     }
 
     /** Of a hundred futures of the least sure moment, those in time. */
@@ -321,7 +322,7 @@ final readonly class WhatIf
             ? MomentChances::of(
                 $open->feast,
                 $plan,
-                Risk::of($plan->problem, $plan->solution, self::FUTURES, grace: $plan->margins),
+                Risk::of($plan->problem, $plan->solution, grace: $plan->margins),
             )->of100()
             : 0;
     }

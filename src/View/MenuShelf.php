@@ -15,25 +15,28 @@ use FeastLadle\Explaining\FirstFit;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\Step;
 use FeastLadle\Stores\StoreLine;
 
 /**
  * The sweets of the book as a menu is chosen from them: how a portion lies on the plate, whether it is their season, how much work, and
  * whether they still fit beside what is on the menu.
  *
- * @phpstan-type Picture array{pieces: list<float>, r: float, square: bool}
+ * @phpstan-type Picture array{pieces: list<array{x: float, left: float}>, r: float, side: float, isCut: bool}
  * @phpstan-type Card array{slug: string, name: string, summary: string, served: string, isOn: bool, picture: Picture,
  *     outOfSeason: list<string>, handMinutes: float, fits: string}
  */
 final readonly class MenuShelf
 {
-    /** A spooned sweet lies about so high. */
-    private const HEAP_MM = 22.0;
-
     private const MOST_PIECES = 4;
 
-    public function __construct(private MenuBook $book, private RecipeBook $recipes, private Larder $larder)
-    {
+    public function __construct(
+        private MenuBook $book,
+        private RecipeBook $recipes,
+        private Larder $larder,
+        private PlateDrawing $plate,
+    ) {
     }
 
     /** @return list<Card> */
@@ -86,19 +89,17 @@ final readonly class MenuShelf
     /** @return Picture a portion from above, in mm on a plate of 120 mm */
     private function picture(PlannedDish $dish): array
     {
-        $gives = $dish->batchPlan->ledger->flow($dish->dish->recipe->lastStep)->gives;
-        $ml = $gives->massGrams() > 0 ? ($gives->volumeMl($this->larder) / $gives->massGrams()) * $dish->portionGrams : 0.0;
-        $portion = $dish->demand->portion;
-        $pieces = $portion->countsPieces ? (int) max(1, min(self::MOST_PIECES, round($portion->amount))) : 1;
-        $each = $portion->countsPieces ? $ml / max(0.01, $portion->amount) : $ml;
-        $square = [] !== array_filter($dish->dish->recipe->steps, static fn ($s): bool => 'cut' === $s->process->value);
-        // A piece is about as high as wide; a heap lies low.
-        $r = $portion->countsPieces ? ((6000 * $each) / \M_PI) ** (1 / 3) / 2 : sqrt(($each * 1000) / self::HEAP_MM / \M_PI);
+        $radius = $this->plate->radiusMm($dish);
+        $isCut = [] !== array_filter($dish->dish->recipe->steps, static fn (Step $s): bool => Process::Cut === $s->process);
 
         return [
-            'pieces' => array_map(static fn (int $k): float => round(($k - ($pieces - 1) / 2) * 2.1 * $r, 1), range(0, $pieces - 1)),
-            'r' => round($r, 1),
-            'square' => $square,
+            'pieces' => array_map(
+                static fn (float $x): array => ['x' => round($x, 1), 'left' => round($x - $radius, 1)],
+                PlateDrawing::sideBySide(min(self::MOST_PIECES, $this->plate->pieces($dish)), $radius),
+            ),
+            'r' => round($radius, 1),
+            'side' => round(2 * $radius, 1),
+            'isCut' => $isCut,
         ];
     }
 }

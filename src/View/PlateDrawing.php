@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Amounts\Quantities;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Measure\AmountWriter;
@@ -32,6 +33,33 @@ final readonly class PlateDrawing
     {
     }
 
+    /** Pieces of a grown-up's portion; 1 for what is spooned. */
+    public function pieces(PlannedDish $planned): int
+    {
+        return $planned->demand->portion->countsPieces ? (int) max(1, round($planned->demand->portion->amount)) : 1;
+    }
+
+    /** Of one piece, or of the heap, as it lies. */
+    public function radiusMm(PlannedDish $planned): float
+    {
+        if ($planned->demand->portion->countsPieces) {
+            return Ball::diameterMm($planned->portionGrams / max(0.01, $planned->demand->portion->amount), 1.2) / 2;
+        }
+        $gives = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
+        $ml = $gives->massGrams() > 0 ? ($gives->volumeMl($this->larder) / $gives->massGrams()) * $planned->portionGrams : 0.0;
+
+        return sqrt(($ml * 1000) / self::HEAP_MM / \M_PI);
+    }
+
+    /** @return list<float> where pieces lie, from the middle of them all */
+    public static function sideBySide(int $pieces, float $radius): array
+    {
+        return array_map(
+            static fn (int $n): float => self::SIDE_BY_SIDE * $radius * (2 * $n - $pieces + 1),
+            range(0, $pieces - 1),
+        );
+    }
+
     /**
      * @return array{heaps: list<Heap>, served: float, eaten: float, cap: float, usual: bool, share: float} served: every
      *     sweet in full; eaten: by the share who take each
@@ -42,12 +70,8 @@ final readonly class PlateDrawing
         $heaps = [];
         $served = $eaten = 0.0;
         foreach ($dishes as $i => $planned) {
-            $gives = $planned->batchPlan->ledger->flow($planned->dish->recipe->lastStep)->gives;
-            $ml = $gives->massGrams() > 0 ? ($gives->volumeMl($this->larder) / $gives->massGrams()) * $planned->portionGrams : 0.0;
-            $pieces = $planned->demand->portion->countsPieces ? (int) max(1, round($planned->demand->portion->amount)) : 1;
-            $radius = $planned->demand->portion->countsPieces
-                ? Ball::diameterMm($planned->portionGrams / max(0.01, $planned->demand->portion->amount), 1.2) / 2
-                : sqrt(($ml * 1000) / self::HEAP_MM / \M_PI);
+            $pieces = $this->pieces($planned);
+            $radius = $this->radiusMm($planned);
             $angle = (2 * \M_PI * $i) / max(1, \count($dishes)) - \M_PI / 2;
             $ring = \count($dishes) > 1 ? 80.0 : 0.0;
             $heaps[] = [
@@ -58,8 +82,8 @@ final readonly class PlateDrawing
                 'r' => round($radius, 1),
                 'pieces' => $pieces,
                 'circles' => array_map(
-                    static fn (int $n): float => round($ring * cos($angle) + self::SIDE_BY_SIDE * $radius * (2 * $n - $pieces + 1), 1),
-                    range(0, $pieces - 1),
+                    static fn (float $x): float => round($ring * cos($angle) + $x, 1),
+                    self::sideBySide($pieces, $radius),
                 ),
                 'grams' => AmountWriter::weight($planned->portionGrams),
             ];

@@ -28,7 +28,32 @@ final class MenuBookTest extends BrowserCase
         self::assertSelectorTextContains('.thalis', 'Sago');
     }
 
-    public function testAMenuIsFoundLineByLineAndTakenWithItsWays(): void
+    public function testAMenuIsFoundLineByLine(): void
+    {
+        $this->browser->request('GET', $this->address('menu/book'));
+        $token = (string) $this->browser->getCrawler()->filter('[name=_token]')->attr('value');
+        $this->browser->request('POST', $this->address('menu/search'), ['sweets' => '5', 'everybody' => '1', '_token' => $token]);
+        self::assertResponseIsSuccessful();
+        $lines = explode("\n", trim($this->browser->getInternalResponse()->getContent()));
+        $found = 0;
+        $before = 0;
+        foreach ($lines as $line) {
+            /** @var array{done: int, of: int, html: string, rank: list<int>|null} $news */
+            $news = json_decode($line, true, 8, \JSON_THROW_ON_ERROR);
+            self::assertSame(++$before, $news['done']);
+            self::assertLessThanOrEqual($news['of'], $news['done']);
+            self::assertSame('' === $news['html'], null === $news['rank']);
+            if ('' !== $news['html']) {
+                ++$found;
+                self::assertStringContainsString('of 100', $news['html']);
+                self::assertStringContainsString('name="sweets[]"', $news['html']);
+                self::assertStringContainsString($token, $news['html'], 'it can be taken');
+            }
+        }
+        self::assertGreaterThan(0, $found);
+    }
+
+    public function testAMenuIsTakenWithItsWays(): void
     {
         $this->browser->request('GET', $this->address('menu/book'));
         $crawler = $this->browser->getCrawler();

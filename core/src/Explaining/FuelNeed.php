@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Explaining;
 
-use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Fuel;
-use FeastLadle\Heat\FuelUse;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Solving\Plan;
 
@@ -18,9 +16,6 @@ final readonly class FuelNeed
 {
     /** The power that reaches a pot is known to a fifth: so much more should be there. */
     private const TO_SPARE = 0.2;
-
-    /** At other work a fire burns on medium; kitchen estimate. */
-    private const OTHER_WORK = Flame::Medium;
 
     /** Wood is bought by so many kg. */
     private const WOOD_STEP_KG = 5.0;
@@ -45,9 +40,10 @@ final readonly class FuelNeed
     {
         $needs = [];
         $store = $kitchen->storeroom->fuel;
+        $all = Burning::of($plan, $kitchen);
         foreach ([Fuel::Gas, Fuel::Wood] as $fuel) {
-            $burns = self::burns($plan, $kitchen, $fuel);
-            $kilograms = array_sum(array_map(static fn (array $b): float => $b[2] * ($b[1] - $b[0]) / 60, $burns));
+            $burns = array_values(array_filter($all, static fn (Burning $b): bool => $b->burner->fuel === $fuel));
+            $kilograms = array_sum(array_map(static fn (Burning $b): float => $b->amount(), $burns));
             if ($kilograms <= 0) {
                 continue;
             }
@@ -69,50 +65,26 @@ final readonly class FuelNeed
         return $needs;
     }
 
-    /** @return list<array{int, int, float}> from and until, in seconds of the epoch; kg a minute */
-    private static function burns(Plan $plan, Kitchen $kitchen, Fuel $fuel): array
-    {
-        $burns = [];
-        $add = static function (
-            ?string $fire,
-            float $share,
-            \DateTimeImmutable $from,
-            \DateTimeImmutable $to,
-        ) use (&$burns, $kitchen, $fuel): void {
-            $burner = null === $fire ? null : $kitchen->burners[$fire] ?? null;
-            if ($burner?->fuel === $fuel && $to > $from) {
-                $burns[] = [$from->getTimestamp(), $to->getTimestamp(), FuelUse::amount($fuel, $burner->kilowatts, $share, 1.0)];
-            }
-        };
-        foreach ($plan->steps as $step) {
-            $add($step->burner, $step->flame->share(), $step->start, $step->end);
-        }
-        foreach ($plan->kept as $kept) {
-            $add($kept->burner, Flame::Low->share(), $kept->from, $kept->until);
-        }
-        foreach ($plan->jobs as $job) {
-            $add($job->burner, self::OTHER_WORK->share(), $job->start, $job->end);
-        }
-
-        return $burns;
-    }
-
     /**
-     * @param list<array{int, int, float}> $burns
-     * @param list<float>                  $bottles
+     * @param list<Burning> $burns
+     * @param list<float>   $bottles
      *
      * @return list<BottleEnd>
      */
     private static function ends(array $burns, array $bottles): array
     {
-        $times = array_values(array_unique([...array_column($burns, 0), ...array_column($burns, 1)]));
+        $rows = array_map(
+            static fn (Burning $b): array => [$b->from->getTimestamp(), $b->until->getTimestamp(), $b->amount() / ($b->minutes() * 60)],
+            $burns,
+        );
+        $times = array_values(array_unique([...array_column($rows, 0), ...array_column($rows, 1)]));
         sort($times);
         $ends = [];
         $left = $bottles[0] ?? 0.0;
         for ($k = 0; $k + 1 < \count($times) && [] !== $bottles; ++$k) {
             $rate = array_sum(array_map(
-                static fn (array $b): float => $b[0] <= $times[$k] && $times[$k] < $b[1] ? $b[2] / 60 : 0.0,
-                $burns,
+                static fn (array $r): float => $r[0] <= $times[$k] && $times[$k] < $r[1] ? $r[2] : 0.0,
+                $rows,
             ));
             $now = (float) $times[$k];
             while ($rate > 0 && isset($bottles[\count($ends)]) && $left / $rate <= $times[$k + 1] - $now) {

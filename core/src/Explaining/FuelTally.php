@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Explaining;
 
-use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\FuelUse;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Stores\Fuel;
 
-/** What the fires burn in a plan: each step at its flame, on its fire, as long as it takes, and what is kept hot. */
+/** What each fire of a kitchen burns in a plan. */
 final class FuelTally
 {
     /** @return list<Fuel> fires that are used, in the kitchen's order */
@@ -18,25 +17,10 @@ final class FuelTally
     {
         $minutes = [];
         $amounts = [];
-        foreach ($plan->steps as $step) {
-            if (null === $step->burner) {
-                continue;
-            }
-            $burner = $kitchen->burners[$step->burner];
-            $lasts = ($step->end->getTimestamp() - $step->start->getTimestamp()) / 60;
-            $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $lasts;
-            $amounts[$burner->id] =
-                ($amounts[$burner->id] ?? 0.0) +
-                FuelUse::amount($burner->fuel, $burner->kilowatts, $step->flame->share(), $lasts);
-        }
-        foreach ($plan->kept as $kept) {
-            if (null === $kept->burner) {
-                continue;
-            }
-            $burner = $kitchen->burners[$kept->burner];
-            $minutes[$burner->id] = ($minutes[$burner->id] ?? 0.0) + $kept->minutes();
-            $amounts[$burner->id] = ($amounts[$burner->id] ?? 0.0)
-                + FuelUse::amount($burner->fuel, $burner->kilowatts, Flame::Low->share(), $kept->minutes());
+        foreach (Burning::of($plan, $kitchen) as $burning) {
+            $id = $burning->burner->id;
+            $minutes[$id] = ($minutes[$id] ?? 0.0) + $burning->minutes();
+            $amounts[$id] = ($amounts[$id] ?? 0.0) + $burning->amount();
         }
         $fuel = [];
         foreach ($kitchen->burners as $id => $burner) {

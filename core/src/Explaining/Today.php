@@ -21,6 +21,12 @@ final readonly class Today
     {
     }
 
+    /** Steps after the first. */
+    public function moreSteps(): int
+    {
+        return max(0, \count($this->steps) - 1);
+    }
+
     /** @return self|null null when nothing is left to be done */
     public static function of(Feast $feast, Plan $plan, \DateTimeImmutable $now): ?self
     {

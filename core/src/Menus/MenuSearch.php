@@ -8,6 +8,7 @@ use FeastLadle\Diet\DietGrid;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\FirstFit;
 use FeastLadle\Explaining\MomentChances;
+use FeastLadle\Feast\Dish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
@@ -39,6 +40,8 @@ final readonly class MenuSearch
     /** For more guests a sweet counts only if it holds as its pots alone have it: looking further takes longer than somebody waits. */
     private const LARGE = 600;
 
+    private FeastPlanner $planner;
+
     public function __construct(
         private FeastDocument $feast,
         private FeastReader $reader,
@@ -46,6 +49,7 @@ final readonly class MenuSearch
         private Larder $larder,
         private ?\DateTimeImmutable $notBefore = null,
     ) {
+        $this->planner = new FeastPlanner($larder);
     }
 
     /**
@@ -66,9 +70,9 @@ final readonly class MenuSearch
         }
         $planned = $found = 0;
         $seen = [];
-        $sets = $this->sets($wish, $choices);
-        $count = max(0, $wish->sweets - \count($this->feast->rows('dishes')));
-        foreach ($count > 2 ? [2, 1] : [1] as $unlike) {
+        $missing = $this->missing($wish);
+        $sets = $this->sets($missing, $choices);
+        foreach ($missing->sweets > 2 ? [2, 1] : [1] as $unlike) {
             foreach ($sets as $set) {
                 if ($found >= self::WANTED || $planned >= self::MOST_PLANNED) {
                     return;
@@ -135,10 +139,9 @@ final readonly class MenuSearch
             if (null === $feast || ($wish->forEverybody && !$this->isForEverybody($feast))) {
                 continue;
             }
-            $planner = new FeastPlanner($this->larder);
-            $plan = $planner->glance($feast, $this->kitchen, $this->notBefore);
+            $plan = $this->planner->glance($feast, $this->kitchen, $this->notBefore);
             if (!$plan->isOnTime() && $feast->guests() <= self::LARGE) {
-                $plan = $planner->try($feast, $this->kitchen, $this->notBefore);
+                $plan = $this->planner->try($feast, $this->kitchen, $this->notBefore);
             }
             if ($plan->isOnTime() && [] !== $plan->steps) {
                 $choices[] = new MenuChoice(
@@ -156,6 +159,8 @@ final readonly class MenuSearch
     /**
      * @param list<MenuChoice> $choices
      *
+     * @param MenuWish $wish what is missing
+     *
      * @return list<non-empty-list<MenuChoice>> within the bounds, the least work first
      */
     private function sets(MenuWish $wish, array $choices): array
@@ -172,8 +177,7 @@ final readonly class MenuSearch
         $half = intdiv(self::MOST_CHOICES, 2);
         $choices = [...\array_slice($hot, 0, max($half, self::MOST_CHOICES - \count($rest))),
             ...\array_slice($rest, 0, max($half, self::MOST_CHOICES - \count($hot)))];
-        $count = $wish->sweets - \count($there);
-        $sets = $count < 1 ? [] : $this->more([], $choices, 0, $count, $wish);
+        $sets = $wish->sweets < 1 ? [] : $this->more([], $choices, 0, $wish->sweets, $wish);
         usort($sets, static fn (array $a, array $b): int => self::work($a) <=> self::work($b));
 
         return $sets;
@@ -215,7 +219,7 @@ final readonly class MenuSearch
     private function isWithinBounds(array $set, int $wanted, MenuWish $wish): bool
     {
         if (null !== $wish->hot) {
-            $hot = \count(array_filter($set, static fn (MenuChoice $c): bool => $c->isHot())) + $this->hotThere();
+            $hot = \count(array_filter($set, static fn (MenuChoice $c): bool => $c->isHot()));
             if ($hot > $wish->hot || $hot + $wanted - 1 < $wish->hot) {
                 return false;
             }
@@ -242,13 +246,19 @@ final readonly class MenuSearch
         return array_sum(array_map(static fn (MenuChoice $c): int => $c->handMinutes, $set));
     }
 
-    private function hotThere(): int
+    /** What a menu lacks of a wish beside the sweets that stand on it. */
+    private function missing(MenuWish $wish): MenuWish
     {
-        $there = $this->read($this->feast->rows('dishes'));
+        $rows = $this->feast->rows('dishes');
+        $there = [] === $rows ? [] : $this->read($rows)->dishes ?? [];
+        $hot = \count(array_filter($there, static fn (Dish $d): bool => \in_array($d->recipe->serving, MenuChoice::HOT, true)));
 
-        return null === $there
-            ? 0
-            : \count(array_filter($there->dishes, static fn ($d): bool => \in_array($d->recipe->serving, MenuChoice::HOT, true)));
+        return new MenuWish(
+            $wish->sweets - \count($rows),
+            null === $wish->hot ? null : $wish->hot - $hot,
+            $wish->mostHandMinutes,
+            $wish->forEverybody,
+        );
     }
 
     /** @param non-empty-list<MenuChoice> $set */
@@ -256,12 +266,11 @@ final readonly class MenuSearch
     {
         $rows = array_map(static fn (MenuChoice $c): array => $c->row, $set);
         $feast = $this->read([...$this->feast->rows('dishes'), ...$rows]);
-        $planner = new FeastPlanner($this->larder);
-        if (null === $feast || !$planner->try($feast, $this->kitchen, $this->notBefore)->isOnTime()) {
+        if (null === $feast || !$this->planner->try($feast, $this->kitchen, $this->notBefore)->isOnTime()) {
             return null;
         }
         // What is found is planned as it will be when it is taken, with room where it helps.
-        $plan = $planner->plan($feast, $this->kitchen, $this->notBefore);
+        $plan = $this->planner->plan($feast, $this->kitchen, $this->notBefore);
         if (!$plan->isOnTime() || (null !== $wish->mostHandMinutes && $plan->handMinutes() > $wish->mostHandMinutes)) {
             return null;
         }

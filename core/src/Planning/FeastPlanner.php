@@ -142,7 +142,7 @@ final readonly class FeastPlanner
      */
     public function orFormer(Feast $feast, Kitchen $kitchen, Plan $plan, Plan $former, ?\DateTimeImmutable $notBefore = null): Plan
     {
-        if (SolutionStatus::Feasible !== $former->solution->status || ($plan->isOnTime() && $this->shortfall($feast, $plan) <= 0.0)) {
+        if (SolutionStatus::Feasible !== $former->solution->status || !$this->isShort($feast, $plan)) {
             return $plan;
         }
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $former->obstacles)));
@@ -161,6 +161,12 @@ final readonly class FeastPlanner
         return $kept === $plan && $plan->isOnTime() && $this->shortfall($feast, $known) < $this->shortfall($feast, $plan) - self::SURER
             ? $known
             : $kept;
+    }
+
+    /** Whether something is not in time, or less sure than is wished. */
+    public function isShort(Feast $feast, Plan $plan): bool
+    {
+        return !$plan->isOnTime() || $this->shortfall($feast, $plan) > 0.0;
     }
 
     /** By how much the moments of a plan are less sure than is wished. */

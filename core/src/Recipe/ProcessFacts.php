@@ -37,6 +37,7 @@ final readonly class ProcessFacts
      * @param bool                       $begins       it usually begins with things of its own
      * @param bool                       $joins        it puts one thing into another
      * @param bool                       $isShared     by the piece or by mass it can be dealt out: each takes a part, side by side
+     * @param bool                       $pieceByPiece one piece is done after the other, however its minutes grow
      * @param list<string>               $becomes      words by which what it gives is named later
      */
     public function __construct(
@@ -65,6 +66,7 @@ final readonly class ProcessFacts
         public bool $begins = false,
         public bool $joins = false,
         public bool $isShared = false,
+        public bool $pieceByPiece = false,
         public array $becomes = [],
     ) {
     }

@@ -191,7 +191,7 @@ final class ProcessTable
             ),
             Process::Shape => new ProcessFacts(
                 'Shape', $after, $tray, $byPiece, $stir, [5.0, 10.0, 15.0], questions: [Question::Pieces], coolsToRoom: true,
-                isShared: true, becomes: ['balls', 'discs', 'rolls'],
+                isShared: true, pieceByPiece: true, becomes: ['balls', 'discs', 'rolls'],
             ),
             Process::Set => new ProcessFacts(
                 'Set in a tray', $after, [VesselKind::Tray], $cooling, $leave, [30.0, 60.0, 120.0],
@@ -202,23 +202,24 @@ final class ProcessTable
             ),
             Process::Cut => new ProcessFacts(
                 'Cut', $after, [VesselKind::Tray], $byPiece, $stir, [3.0, 5.0, 8.0], questions: [Question::Pieces],
-                coolsToRoom: true, isShared: true,
+                coolsToRoom: true, isShared: true, pieceByPiece: true,
             ),
             Process::Part => new ProcessFacts(
                 'Part', $after, [VesselKind::Tray], $byPiece, $stir, [3.0, 5.0, 8.0], questions: [Question::Pieces],
-                coolsToRoom: true, isShared: true,
+                coolsToRoom: true, isShared: true, pieceByPiece: true,
             ),
             Process::TurnOut => new ProcessFacts(
                 'Turn out', $after, [VesselKind::Tray], $asLong, $stir, [1.0, 2.0, 3.0],
             ),
             Process::Garnish => new ProcessFacts(
-                'Garnish', $after, $tray, $byMass, $stir, [3.0, 5.0, 8.0], leavesWhole: true, joins: true, isShared: true,
+                'Garnish', $after, $tray, $byMass, $stir, [3.0, 5.0, 8.0], leavesWhole: true, joins: true,
+                isShared: true, pieceByPiece: true,
             ),
             Process::Portion => new ProcessFacts(
-                'Portion', $after, $bowl, $byMass, $stir, [3.0, 5.0, 8.0], questions: [Question::Waste], isShared: true,
+                'Portion', $after, $bowl, $byMass, $stir, [3.0, 5.0, 8.0], questions: [Question::Waste], isShared: true, pieceByPiece: true,
             ),
             Process::DishUp => new ProcessFacts(
-                'Dish up', $after, [], $byMass, $stir, [3.0, 5.0, 8.0], joins: true, isShared: true,
+                'Dish up', $after, [], $byMass, $stir, [3.0, 5.0, 8.0], joins: true, isShared: true, pieceByPiece: true,
             ),
         };
     }

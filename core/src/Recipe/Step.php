@@ -10,8 +10,6 @@ use FeastLadle\Vessel\VesselKind;
 /** One step of the flow. */
 final readonly class Step
 {
-    private const PIECE_BY_PIECE = [Process::Shape, Process::Cut, Process::Part, Process::Garnish, Process::Portion, Process::DishUp];
-
     /**
      * @param list<Take>  $takes          in the order in which they enter
      * @param list<Tie>   $ties
@@ -95,7 +93,7 @@ final readonly class Step
     public function isPieceByPiece(): bool
     {
         return $this->isShared()
-            && (Growth::Piece === $this->work->time->growth || \in_array($this->process, self::PIECE_BY_PIECE, true));
+            && (Growth::Piece === $this->work->time->growth || $this->process->facts()->pieceByPiece);
     }
 
     /** The least time that its ties leave from when it may begin to when it should be over, minutes; null: none. */

@@ -63,7 +63,8 @@ final class MenuSearchTest extends TestCase
 
     public function testNothingIsFoundThatSomebodyMustNotEatOrForWhichThereAreNoHands(): void
     {
-        $nuts = $this->find(new MenuWish(2), [['id' => 'six', 'name' => 'Six', 'count' => 6, 'avoids' => ['nuts'], 'at' => 'sitting']]);
+        $nuts = $this->find(new MenuWish(1), [['id' => 'six', 'name' => 'Six', 'count' => 6, 'avoids' => ['nuts']]]);
+        self::assertNotEmpty($nuts);
         foreach ($nuts as $find) {
             foreach ($find->recipes as $recipe) {
                 self::assertNotContains($recipe->slug, ['cashew-diamonds', 'date-nut-rolls'], 'nuts are in it');
@@ -92,8 +93,7 @@ final class MenuSearchTest extends TestCase
     {
         $document = ['dishes' => []] + Shipped::document('feasts/new-roof');
         if (null !== $groups) {
-            \assert(\is_array($document['moments']) && \is_array($document['moments'][0]));
-            $document['groups'] = array_map(static fn (array $g): array => ['at' => $document['moments'][0]['id']] + $g, $groups);
+            $document['groups'] = $groups;
         }
         $search = new MenuSearch(
             FeastDocument::of($document),
