@@ -21,6 +21,7 @@ use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
 use FeastLadle\Solving\Attempt;
+use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
@@ -155,7 +156,13 @@ final readonly class FeastPlanner
         } catch (FailedAudit) {
             return $plan;
         }
-        $known = $this->watched($feast, $kitchen, $known->withTimings(array_intersect_key($former->timings, $known->timings)));
+        // How late it is follows from the feast as it is now; why, from when it was asked.
+        $timings = $known->timings;
+        foreach ($timings as $dish => $t) {
+            $reasons = $t->lateMinutes > 0 ? $former->timings[$dish]->reasons ?? [] : [];
+            $timings[$dish] = new DishTiming($t->dish, $t->ready, $t->due, $t->lateMinutes, $reasons);
+        }
+        $known = $this->watched($feast, $kitchen, $known->withTimings($timings));
         $kept = (new Attempt($feast, $model, $plan, []))->orBetter(new Attempt($feast, $model, $known, []))->plan;
 
         return $kept === $plan && $plan->isOnTime() && $this->shortfall($feast, $known) < $this->shortfall($feast, $plan) - self::SURER
