@@ -9,7 +9,6 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Explaining\Word;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Modelling\Obstacle;
-use FeastLadle\Recipe\ServingWay;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Walk;
@@ -69,12 +68,7 @@ final readonly class PlanDishes
             'need' => round($planned->demand->total, 1),
             'unit' => $planned->demand->portion->countsPieces ? $planned->demand->portion->pieceName : 'g',
             'factor' => round($planned->factor, 6),
-            'servedAt' => match ($recipe->serving) {
-                ServingWay::Hot => [60, 95],
-                ServingWay::Warm => [40, 70],
-                ServingWay::Room => [15, 40],
-                ServingWay::Cold => [1, 10],
-            },
+            'servedAt' => $recipe->serving->servedCelsius(),
             'keepMinutes' => $recipe->keepMinutes,
             'way' => [
                 'schools' => (object) $recipe->way->choices->schools,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Export;
 
 use FeastLadle\Diet\DietGrid;
+use FeastLadle\Explaining\BottleEnd;
+use FeastLadle\Explaining\FireFuel;
 use FeastLadle\Explaining\FuelTally;
 use FeastLadle\Explaining\MomentChance;
 use FeastLadle\Explaining\MomentChances;
@@ -23,9 +25,10 @@ use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedJob;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Holds;
+use FeastLadle\Standing\HoldTask;
+use FeastLadle\Standing\HoldTasks;
 use FeastLadle\Standing\Waiting;
 use FeastLadle\Standing\Walk;
-use FeastLadle\Stores\Fuel;
 use FeastLadle\Stores\StoreLine;
 
 /** A plan as a JSON document that a checker can read without the recipe beside it: docs/formats/plan.schema.json. */
@@ -43,6 +46,7 @@ final readonly class PlanJson
     {
         $walk = Walk::through($feast, $plan, $kitchen, $this->larder);
         $held = Holds::of($feast, $plan, $walk, $kitchen, $this->larder);
+        $tasks = new HoldTasks($feast, $plan, $kitchen, $this->larder);
         $risk = $this->risk($plan);
         $chances = MomentChances::of($feast, $plan, $risk);
         $clock = new PlanClock($plan->origin, $feast->timeZone);
@@ -65,7 +69,7 @@ final readonly class PlanJson
                 'dishes' => $dishes->all($held),
                 'steps' => array_map($steps->step(...), array_values($walk->steps())),
                 'waits' => array_map(fn (Waiting $w): array => $this->wait($w, $clock), $walk->waits()),
-                'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $clock), $held),
+                'holds' => array_map(fn (HeldDish $h): array => $this->hold($h, $tasks->of($h), $clock), $held),
                 'jobs' => array_map(
                     static fn (int $i, PlannedJob $j): array => [
                         'id' => 'job-'.($i + 1),
@@ -83,10 +87,14 @@ final readonly class PlanJson
                     $plan->quantities->stores,
                 ),
                 'fuel' => array_map(
-                    static fn (Fuel $f): array => [
+                    static fn (FireFuel $f): array => [
                         'fire' => $f->fire,
                         'minutes' => round($f->minutes),
                         $f->unit => round($f->amount, 3),
+                        'bottles' => array_map(
+                            static fn (BottleEnd $b): array => ['number' => $b->number, 'ends' => $clock->instant($b->at)],
+                            $f->bottles,
+                        ),
                     ],
                     FuelTally::of($plan, $kitchen),
                 ),
@@ -198,8 +206,12 @@ final readonly class PlanJson
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function hold(HeldDish $hold, PlanClock $clock): array
+    /**
+     * @param list<HoldTask> $tasks
+     *
+     * @return array<string, mixed>
+     */
+    private function hold(HeldDish $hold, array $tasks, PlanClock $clock): array
     {
         $last = $hold->readings[\count($hold->readings) - 1];
 
@@ -213,6 +225,12 @@ final readonly class PlanJson
             'celsius' => [round($hold->readings[0]->celsius, 1), round($last->celsius, 1)],
             'bandMinutes' => round($hold->bandMinutes),
             'exempt' => $hold->exempt?->value,
+            'do' => array_map(static fn (HoldTask $t): array => [
+                'at' => $clock->minute($t->minute),
+                'what' => $t->kind->value,
+                'ingredient' => $t->ingredient,
+                'grams' => null === $t->grams ? null : round($t->grams, 1),
+            ], $tasks),
         ];
     }
 

@@ -8,9 +8,13 @@ use App\Service\OpenFeast;
 use FeastLadle\Flow\Exemption;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Holds;
+use FeastLadle\Standing\HoldTask;
+use FeastLadle\Standing\HoldTaskKind;
+use FeastLadle\Standing\HoldTasks;
 use FeastLadle\Standing\Place;
 use FeastLadle\Standing\Reading;
 use FeastLadle\Standing\Walk;
@@ -21,12 +25,14 @@ use FeastLadle\Words\Sentence;
  *
  * @phpstan-type Curve array{held: HeldDish, from: \DateTimeImmutable, until: \DateTimeImmutable, begins: float, ends: float,
  *     points: string,
- *     ready: float, place: Sentence, state: string, why: Sentence|null}
+ *     ready: float, place: Sentence, state: string, why: Sentence|null, tasks: list<array{at: \DateTimeImmutable, say: Sentence}>}
  */
 final readonly class HoldingCurves
 {
     public const WIDTH = 300.0;
     public const HEIGHT = 66.0;
+
+    private const WORDS_BELOW = 12.0;
 
     /** °C at the top; hotter is drawn there. */
     private const TOP = 110.0;
@@ -35,25 +41,31 @@ final readonly class HoldingCurves
     {
     }
 
-    /** @return array{width: float, height: float, hot: float, cold: float, curves: list<Curve>} */
+    /** @return array{width: float, height: float, hot: float, hotWords: float, cold: float, curves: list<Curve>} */
     public function of(OpenFeast $open, Plan $plan): array
     {
         $walk = Walk::through($open->feast, $plan, $open->kitchen, $this->larder);
+        $tasks = new HoldTasks($open->feast, $plan, $open->kitchen, $this->larder);
 
         return [
             'width' => self::WIDTH,
             'height' => self::HEIGHT,
             'hot' => self::y(TwoClocks::HOT_CELSIUS),
+            'hotWords' => self::y(TwoClocks::HOT_CELSIUS) + self::WORDS_BELOW,
             'cold' => self::y(TwoClocks::COLD_CELSIUS),
             'curves' => array_map(
-                fn (HeldDish $h): array => $this->curve($h, $plan, $open),
+                fn (HeldDish $h): array => $this->curve($h, $tasks->of($h), $plan, $open),
                 Holds::of($open->feast, $plan, $walk, $open->kitchen, $this->larder),
             ),
         ];
     }
 
-    /** @return Curve */
-    private function curve(HeldDish $held, Plan $plan, OpenFeast $open): array
+    /**
+     * @param list<HoldTask> $tasks
+     *
+     * @return Curve
+     */
+    private function curve(HeldDish $held, array $tasks, Plan $plan, OpenFeast $open): array
     {
         $all = [...$held->last->readings, ...$held->readings];
         $first = $all[0]->minute;
@@ -77,6 +89,7 @@ final readonly class HoldingCurves
                     ? new Sentence('in the room')
                     : new Sentence('in the room, in {vessel}', ['vessel' => $held->vessel->name]),
             },
+            'tasks' => array_map(fn (HoldTask $t): array => ['at' => $at($t->minute), 'say' => $this->task($t)], $tasks),
             'state' => match (true) {
                 null !== $held->exempt => 'exempt',
                 $held->isTooLong() => 'stops',
@@ -92,6 +105,23 @@ final readonly class HoldingCurves
                 Exemption::Claim => new Sentence('by the recipe it keeps; nobody has measured that'),
             },
         ];
+    }
+
+    private function task(HoldTask $task): Sentence
+    {
+        return match ($task->kind) {
+            HoldTaskKind::Reheat => new Sentence('by then heat it again, to {celsius} °C', ['celsius' => (int) HoldTask::REHEAT_CELSIUS]),
+            HoldTaskKind::Loosen => new Sentence('{liquid}, hot: about {amount} to loosen it', [
+                'amount' => AmountWriter::weight(self::roughly($task->grams ?? 0.0)),
+                'liquid' => $this->larder->get((string) $task->ingredient)->name,
+            ]),
+        };
+    }
+
+    /** What is only an estimate, to two digits. */
+    private static function roughly(float $grams): float
+    {
+        return $grams < 10 ? round($grams) : round($grams, 1 - (int) floor(log10($grams)));
     }
 
     private static function y(float $celsius): float

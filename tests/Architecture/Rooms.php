@@ -96,7 +96,6 @@ final class Rooms
             'Diet',
             'Feast',
             'Heat',
-            'Keeping',
             'Kitchen',
             'Larder',
             'Modelling',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Batch;
 
 use FeastLadle\Flow\Ledger;
+use FeastLadle\Flow\StepFlow;
 use FeastLadle\Flow\VesselRun;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\OpenPot;
@@ -28,8 +29,9 @@ final readonly class PotChooser
     private const SHALLOW_POWER = 3;
     private const LEAST_SHARE = 0.05;
 
-    /** Less full than this even a wide pan is too great for what it holds: half as full weighs as half the base. */
+    /** Less full than this even a wide pan is too great for what it holds: half as full weighs as a third of the base. */
     private const LEAST_FULL = 0.15;
+    private const EMPTY_POWER = 1.5;
 
     /** A panful of fat as heavy as what is fried in it weighs as so many minutes at the pan; kitchen estimate. */
     private const FAT_MINUTES = 5.0;
@@ -87,7 +89,7 @@ final readonly class PotChooser
     private function choose(Recipe $recipe, Ledger $ledger, int $batches, array $wishes, array $inUse): BatchPlan
     {
         $runs = $ledger->runs($this->kitchen->rules->fillLimits);
-        $neighbours = $this->neighbours($recipe, $runs);
+        $neighbours = MeetingRuns::of($recipe, $runs);
         $order = $runs;
         // Wishes first, then the hungriest run, so that the big pots go where they are needed.
         usort(
@@ -183,11 +185,11 @@ final readonly class PotChooser
                 return null;
             }
             $fullest = $frying->fullestMl;
-        } elseif (null !== ($layer = LayerLoad::in($vessel, $run->flows[0]))) {
+        } elseif (null !== ($layer = LayerLoad::in($vessel, $laid = self::laid($run)))) {
             if ($layer->isTooWide()) {
                 return null;
             }
-            $fullest = $run->flows[0]->taken->volumeMl($this->larder) / $layer->loads;
+            $fullest = $laid->taken->volumeMl($this->larder) / $layer->loads;
         } elseif ($run->needBrimMl > $vessel->shape->brimfulMl() + 1e-6) {
             return null;
         }
@@ -229,20 +231,37 @@ final readonly class PotChooser
 
         return match ($choice->reason) {
             PotReason::MostAtOnce => $this->loadMinutes($choice) + $this->fatPrice($choice) + $shape->brimfulMl() / 1e6,
-            PotReason::Widest => ($this->shallow($choice) * max(1.0, self::LEAST_FULL / max(1e-3, $choice->fullShare())))
+            PotReason::Widest => ($this->shallow($choice) * self::empty($choice))
                 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl() * $this->shallow($choice),
         };
     }
 
+    private static function empty(PotChoice $choice): float
+    {
+        return max(1.0, self::LEAST_FULL / max(1e-3, $choice->fullShare())) ** self::EMPTY_POWER;
+    }
+
     private function loadMinutes(PotChoice $choice): float
     {
-        $flow = $choice->run->flows[0];
+        $flow = self::laid($choice->run);
         $time = ($choice->run->frying() ?? $flow->step)->work->time;
 
         $loads = $choice->frying->loads ?? $choice->layer($flow)->loads ?? 1;
 
         return $loads * max(1.0, $time->likelyMinutes + ($time->loads->betweenMinutes ?? 0.0));
+    }
+
+    /** The step of a run whose pieces lie side by side, else the first. */
+    private static function laid(VesselRun $run): StepFlow
+    {
+        foreach ($run->flows as $flow) {
+            if (LayerLoad::isLaid($flow)) {
+                return $flow;
+            }
+        }
+
+        return $run->flows[0];
     }
 
     /** A great pan of fat for a handful of batter is dear, for a hundredweight it is nothing. */
@@ -313,38 +332,5 @@ final readonly class PotChooser
         }
 
         return false;
-    }
-
-    /**
-     * Runs that must not share a vessel: one is poured into the other, or both into a third.
-     *
-     * @param list<VesselRun> $runs
-     *
-     * @return array<string, array<string, true>>
-     */
-    private function neighbours(Recipe $recipe, array $runs): array
-    {
-        $runOf = [];
-        $neighbours = [];
-        foreach ($runs as $run) {
-            $neighbours[$run->id] = [];
-            foreach ($run->flows as $flow) {
-                $runOf[$flow->step->id] = $run->id;
-            }
-        }
-        foreach ($recipe->steps as $step) {
-            $meeting = array_map(static fn (string $s): ?string => $runOf[$s] ?? null, $step->sources());
-            $meeting[] = $runOf[$step->id] ?? null;
-            $meeting = array_values(array_unique(array_filter($meeting)));
-            foreach ($meeting as $a) {
-                foreach ($meeting as $b) {
-                    if ($a !== $b) {
-                        $neighbours[$a][$b] = true;
-                    }
-                }
-            }
-        }
-
-        return $neighbours;
     }
 }

@@ -9,7 +9,6 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Evaporation;
 use FeastLadle\Heat\OpenPot;
-use FeastLadle\Keeping\Thickening;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\StepKey;
@@ -20,15 +19,7 @@ use FeastLadle\Solving\PlannedStep;
 /** Stop signs for the dishes of a plan that thicken while they wait. */
 final readonly class StopSigns
 {
-    /** From this share of starch on a thing is grain or flour, which goes on drinking. */
-    private const STARCHY = 0.4;
-
     private const WAITING_CELSIUS = 65.0;
-
-    /** What goes on drinking in all, g per g dry: grain and flour more than pulse, which has taken most in the soak (kitchen estimates). */
-    private const GRAIN = 1.4;
-    private const PULSE = 1.0;
-    private const PULSE_SOAK = 0.9;
 
     public function __construct(private Larder $larder)
     {
@@ -80,18 +71,7 @@ final readonly class StopSigns
     private function sign(PlannedDish $planned, PlannedStep $at, float $wait, Kitchen $kitchen): StopSign
     {
         $flow = $planned->batchPlan->ledger->flow($at->step->id);
-        $drinks = 0.0;
-        foreach ($flow->gives->grams as $ingredient => $grams) {
-            $thing = $this->larder->get($ingredient);
-            $drinks +=
-                $thing->composition->starch >= self::STARCHY
-                    ? Thickening::drunkGrams(
-                        $grams,
-                        $wait,
-                        ($thing->water->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE : self::GRAIN,
-                    )
-                    : 0.0;
-        }
+        $drinks = $flow->gives->drinksGrams($wait, $this->larder);
         $shape = ($kitchen->vessels[$at->vessels[0] ?? ''] ?? null)?->shape;
         $ml = $flow->gives->volumeMl($this->larder);
         $depth = $shape?->depthMm($ml) ?? 0.0;

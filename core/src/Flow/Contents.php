@@ -6,6 +6,7 @@ namespace FeastLadle\Flow;
 
 use FeastLadle\Heat\Expansion;
 use FeastLadle\Heat\SpecificHeat;
+use FeastLadle\Keeping\Thickening;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\Origin;
 
@@ -28,6 +29,14 @@ final readonly class Contents
 
     /** Grain that is hotter has been cooked and holds more water. */
     private const COOKED_CELSIUS = 60.0;
+
+    /** From this share of starch on a thing is grain or flour, which goes on drinking. */
+    private const STARCHY = 0.4;
+
+    /** What goes on drinking in all, g per g dry: grain and flour more than pulse, which has taken most in the soak (kitchen estimates). */
+    private const GRAIN_DRINKS = 1.4;
+    private const PULSE_DRINKS = 1.0;
+    private const PULSE_SOAK = 0.9;
 
     /**
      * @param array<string, float> $grams    by ingredient id, as put in
@@ -200,6 +209,19 @@ final readonly class Contents
         }
 
         return $milk > self::MUCH * $this->massGrams();
+    }
+
+    /** Water that its grain and flour go on drinking in so many minutes of a wait. */
+    public function drinksGrams(float $minutes, Larder $larder): float
+    {
+        $drinks = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $is = $larder->get($id);
+            $all = ($is->water->soak ?? 0.0) >= self::PULSE_SOAK ? self::PULSE_DRINKS : self::GRAIN_DRINKS;
+            $drinks += $is->composition->starch >= self::STARCHY ? Thickening::drunkGrams($grams, $minutes, $all) : 0.0;
+        }
+
+        return $drinks;
     }
 
     public function starchShare(Larder $larder): float

@@ -11,4 +11,15 @@ enum ServingWay: string
     case Warm = 'warm';
     case Room = 'room';
     case Cold = 'cold';
+
+    /** @return array{float, float} least and most °C at which it comes to the plate */
+    public function servedCelsius(): array
+    {
+        return match ($this) {
+            self::Hot => [60.0, 95.0],
+            self::Warm => [40.0, 70.0],
+            self::Room => [15.0, 40.0],
+            self::Cold => [1.0, 10.0],
+        };
+    }
 }
