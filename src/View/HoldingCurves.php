@@ -111,7 +111,7 @@ final readonly class HoldingCurves
     {
         return match ($task->kind) {
             HoldTaskKind::Reheat => new Sentence('by then heat it again, to {celsius} °C', ['celsius' => (int) HoldTask::REHEAT_CELSIUS]),
-            HoldTaskKind::Loosen => new Sentence('{liquid}, hot: about {amount} to loosen it', [
+            HoldTaskKind::Loosen => new Sentence('{liquid}, hot: about {amount} to loosen it, unless it was stopped looser', [
                 'amount' => AmountWriter::weight(self::roughly($task->grams ?? 0.0)),
                 'liquid' => $this->larder->get((string) $task->ingredient)->name,
             ]),

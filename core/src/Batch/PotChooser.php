@@ -231,13 +231,13 @@ final readonly class PotChooser
 
         return match ($choice->reason) {
             PotReason::MostAtOnce => $this->loadMinutes($choice) + $this->fatPrice($choice) + $shape->brimfulMl() / 1e6,
-            PotReason::Widest => ($this->shallow($choice) * self::empty($choice))
+            PotReason::Widest => ($this->shallow($choice) * self::emptiness($choice))
                 / max(1e-6, $shape->heatedBaseM2($shape->heightMm(), 100.0, true)),
             default => $shape->brimfulMl() * $this->shallow($choice),
         };
     }
 
-    private static function empty(PotChoice $choice): float
+    private static function emptiness(PotChoice $choice): float
     {
         return max(1.0, self::LEAST_FULL / max(1e-3, $choice->fullShare())) ** self::EMPTY_POWER;
     }

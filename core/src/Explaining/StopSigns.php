@@ -8,7 +8,6 @@ use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Evaporation;
-use FeastLadle\Heat\OpenPot;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\StepKey;
@@ -78,10 +77,7 @@ final readonly class StopSigns
         $loses =
             null === $shape
                 ? 0.0
-                : (1000 *
-                        Evaporation::kgPerHour(self::WAITING_CELSIUS, $shape->surfaceM2($depth), OpenPot::LID_ON, $kitchen->climate) *
-                        $wait) /
-                    60;
+                : Evaporation::gramsUnderLid(self::WAITING_CELSIUS, $shape->surfaceM2($depth), $wait, $kitchen->climate);
         $higher = null === $shape ? 0.0 : $shape->depthMm(min($shape->brimfulMl(), $ml + $drinks + $loses)) - $depth;
 
         return new StopSign($planned, $at, $wait, $drinks, $loses, $higher, $flow->gives->massGrams());

@@ -16,4 +16,9 @@ final class Evaporation
 
         return ((3600 * OpenPot::WITH_STEAM_KW * $openness * $difference) / (2501 - 2.4 * $celsius)) * $surfaceM2;
     }
+
+    public static function gramsUnderLid(float $celsius, float $surfaceM2, float $minutes, Climate $climate): float
+    {
+        return (1000 / 60) * $minutes * self::kgPerHour($celsius, $surfaceM2, OpenPot::LID_ON, $climate);
+    }
 }

@@ -8,7 +8,6 @@ use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\DemandCurve;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Heat\Evaporation;
-use FeastLadle\Heat\OpenPot;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -20,8 +19,6 @@ final readonly class HoldTasks
 {
     /** What has drunk and lost less of itself than this looks as it did. Kitchen estimate. */
     private const SEEN_SHARE = 0.02;
-
-    private const AGAIN_MINUTES = 60.0;
 
     /** From this share of water on a thing loosens. */
     private const LIQUID = 0.85;
@@ -65,58 +62,44 @@ final readonly class HoldTasks
     }
 
     /**
-     * Where its grain goes on drinking: what it has drunk and lost as steam, to go in hot as it is served, and every hour that guests still
-     * come.
+     * Where its grain goes on drinking: at each moment at which it is eaten, what has been drunk and lost as steam since it stood ready or
+     * was loosened, for those who have not eaten yet.
      *
      * @return list<HoldTask>
      */
     private function loosening(HeldDish $held): array
     {
-        $dish = $held->last->planned->dish->dish;
+        $planned = $held->last->planned;
         $former = $held->readings[0]->minute;
-        $thickens = $this->thickensFrom($dish->id, $former);
-        if (null === $thickens || ServingWay::Cold === $dish->recipe->serving) {
+        $thickens = $this->thickensFrom($planned->key->dish, $former);
+        if (null === $thickens || ServingWay::Cold === $planned->dish->dish->recipe->serving) {
             return [];
         }
-        $until = $held->readings[\count($held->readings) - 1]->minute;
         $gives = $held->last->gives;
         $shape = $held->vessel?->shape;
         $surface = $shape?->surfaceM2($shape->depthMm(min($shape->brimfulMl(), $gives->volumeMl($this->larder)))) ?? 0.0;
         $celsius = ($held->readings[0]->celsius + $held->readings[\count($held->readings) - 1]->celsius) / 2;
+        $wave = BatchFlow::of($this->feast, $planned->dish)->wave($planned->key->round);
+        $calls = array_filter(
+            DemandCurve::of($this->feast, $planned->dish),
+            static fn (array $call): bool => $call['now'] > 0 && $call['at'] >= $wave->moment->at && $call['at'] <= $wave->until,
+        );
+        $all = $left = array_sum(array_column($calls, 'now'));
         $tasks = [];
-        for ($at = $this->servedAt($held); $at < $until && $this->shareLeft($held, $at) > 0; $at += self::AGAIN_MINUTES) {
+        foreach ($calls as $call) {
+            $at = max($former, $this->minute($call['at']));
             $grams =
                 $gives->drinksGrams($at - $thickens, $this->larder)
                 - $gives->drinksGrams($former - $thickens, $this->larder)
-                + $this->losesGrams($surface, $celsius, $at - $former);
+                + Evaporation::gramsUnderLid($celsius, $surface, $at - $former, $this->kitchen->climate);
             if ($grams >= self::SEEN_SHARE * $gives->massGrams()) {
-                $tasks[] = HoldTask::loosen($at, $this->liquid($held), $grams * $this->shareLeft($held, $at));
+                $tasks[] = HoldTask::loosen($at, $this->liquid($held), ($grams * $left) / $all);
                 $former = $at;
             }
+            $left -= $call['now'];
         }
 
         return $tasks;
-    }
-
-    /** Of what was ready, what those have not eaten who came before. */
-    private function shareLeft(HeldDish $held, float $minute): float
-    {
-        $planned = $held->last->planned;
-        $wave = BatchFlow::of($this->feast, $planned->dish)->wave($planned->key->round);
-        $left = $all = 0.0;
-        foreach (DemandCurve::of($this->feast, $planned->dish) as $call) {
-            if ($call['at'] >= $wave->moment->at && $call['at'] <= $wave->until) {
-                $all += $call['now'];
-                $left += ($call['at']->getTimestamp() - $this->plan->origin->getTimestamp()) / 60 >= $minute ? $call['now'] : 0.0;
-            }
-        }
-
-        return $all > 0 ? $left / $all : 1.0;
-    }
-
-    private function losesGrams(float $surfaceM2, float $celsius, float $minutes): float
-    {
-        return (1000 * Evaporation::kgPerHour($celsius, $surfaceM2, OpenPot::LID_ON, $this->kitchen->climate) * $minutes) / 60;
     }
 
     /** The end of the last step after which it thickens. */
@@ -138,7 +121,12 @@ final readonly class HoldTasks
         $planned = $held->last->planned;
         $at = BatchFlow::of($this->feast, $planned->dish)->wave($planned->key->round)->moment->at;
 
-        return max($held->readings[0]->minute, ($at->getTimestamp() - $this->plan->origin->getTimestamp()) / 60);
+        return max($held->readings[0]->minute, $this->minute($at));
+    }
+
+    private function minute(\DateTimeImmutable $at): float
+    {
+        return ($at->getTimestamp() - $this->plan->origin->getTimestamp()) / 60;
     }
 
     /** The thin liquid it has most of already: milk into what is milky, else water. */

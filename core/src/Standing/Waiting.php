@@ -7,7 +7,6 @@ namespace FeastLadle\Standing;
 use FeastLadle\Flow\CoolsHere;
 use FeastLadle\Flow\Exemption;
 use FeastLadle\Heat\Evaporation;
-use FeastLadle\Heat\OpenPot;
 use FeastLadle\Keeping\TwoClocks;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Storeroom;
@@ -74,8 +73,8 @@ final readonly class Waiting
         foreach ($readings as $i => $reading) {
             if ($i > 0 && $lid) {
                 $mean = ($reading->celsius + $readings[$i - 1]->celsius) / 2;
-                $hours = ($reading->minute - $readings[$i - 1]->minute) / 60;
-                $loss += 1000 * $hours * Evaporation::kgPerHour($mean, $surface, OpenPot::LID_ON, $kitchen->climate);
+                $minutes = $reading->minute - $readings[$i - 1]->minute;
+                $loss += Evaporation::gramsUnderLid($mean, $surface, $minutes, $kitchen->climate);
             }
         }
 

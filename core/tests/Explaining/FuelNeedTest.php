@@ -31,6 +31,15 @@ final class FuelNeedTest extends TestCase
         self::assertCount(2, $gas->ends);
         self::assertLessThan($gas->ends[1]->at, $gas->ends[0]->at);
         self::assertFalse($gas->ends[1]->isLast);
+        // Each ends where a fire burns.
+        $at = [];
+        foreach (FuelTally::of($plan, $kitchen) as $fire) {
+            foreach ($fire->bottles as $bottle) {
+                $at[$bottle->number][] = $fire->fire;
+            }
+        }
+        ksort($at);
+        self::assertSame([1, 2], array_keys($at));
         // Until the first is empty, just its fifty grams were burnt.
         $burnt = 0.0;
         foreach ($plan->steps as $step) {

@@ -6,6 +6,7 @@ namespace FeastLadle\Tests\Standing;
 
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\FeastReader;
+use FeastLadle\Feast\Moment;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Solving\Plan;
@@ -37,7 +38,12 @@ final class HoldTasksTest extends TestCase
         self::assertGreaterThanOrEqual($served / 60, $tasks[0]->minute, 'not before the first who eat');
         $end = $pongal->readings[\count($pongal->readings) - 1]->minute;
         $all = 0.0;
+        $moments = array_map(
+            static fn (Moment $m): float => ($m->at->getTimestamp() - $plan->origin->getTimestamp()) / 60,
+            $feast->moments,
+        );
         foreach ($tasks as $task) {
+            self::assertContains($task->minute, $moments);
             self::assertSame([HoldTaskKind::Loosen, 'water'], [$task->kind, $task->ingredient]);
             self::assertLessThan($end, $task->minute);
             $all += (float) $task->grams;
@@ -69,10 +75,10 @@ final class HoldTasksTest extends TestCase
         $feast = Shipped::feast();
         $kitchen = Shipped::kitchen();
         $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, $kitchen);
-        foreach (self::held($feast, $plan, $kitchen) as $held) {
-            if (null !== $held->exempt) {
-                self::assertSame([], (new HoldTasks($feast, $plan, $kitchen, Shipped::larder()))->of($held));
-            }
+        $keeps = array_filter(self::held($feast, $plan, $kitchen), static fn (HeldDish $h): bool => null !== $h->exempt);
+        self::assertNotSame([], $keeps);
+        foreach ($keeps as $held) {
+            self::assertSame([], (new HoldTasks($feast, $plan, $kitchen, Shipped::larder()))->of($held));
         }
     }
 
