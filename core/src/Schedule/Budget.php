@@ -29,6 +29,15 @@ final readonly class Budget
         return new self($this->iterations, $this->work, max(1, $times));
     }
 
+    /** A part of it, without patience. */
+    public function share(float $share): self
+    {
+        return new self(
+            \PHP_INT_MAX === $this->iterations ? \PHP_INT_MAX : (int) ($share * $this->iterations),
+            \PHP_INT_MAX === $this->work ? \PHP_INT_MAX : (int) ($share * $this->work),
+        );
+    }
+
     public function patientWork(): int
     {
         return $this->work > intdiv(\PHP_INT_MAX, $this->patience) ? \PHP_INT_MAX : $this->work * $this->patience;

@@ -156,6 +156,22 @@ final class Network
         return $choiceOf[$key];
     }
 
+    /** @return array<int, int> choices an activity relies on, its holds' among them */
+    public function choicesOf(int $activity): array
+    {
+        $choices = [];
+        foreach ($this->needs[$activity] as [$choice]) {
+            $choices[$choice] = $choice;
+        }
+        foreach ($this->holdsOf[$activity] as $h) {
+            foreach ($this->holdNeeds[$h] as [$choice]) {
+                $choices[$choice] = $choice;
+            }
+        }
+
+        return $choices;
+    }
+
     /** @return array{int, int} */
     private function durationBounds(int $activity, int $likely): array
     {

@@ -220,6 +220,27 @@ abstract class Occupancy
     }
 
     /**
+     * Becomes a schedule that stands whole, as starts, ends and choices.
+     *
+     * @param array<int, int>            $starts by activity
+     * @param array<int, int>            $ends
+     * @param array<int, list<int>|null> $chosen by choice
+     */
+    public function become(array $starts, array $ends, array $chosen): void
+    {
+        $this->clear();
+        foreach ($starts as $i => $start) {
+            $choices = [];
+            foreach ($this->network->choicesOf($i) as $choice) {
+                if (null !== ($chosen[$choice] ?? null) && [] !== $chosen[$choice]) {
+                    $choices[$choice] = $chosen[$choice];
+                }
+            }
+            $this->place($i, $start, $ends[$i] - $start, $choices);
+        }
+    }
+
+    /**
      * Choices that put something on a resource within [from, to).
      *
      * @return list<array{int, int}> choice, and an activity that relies on it

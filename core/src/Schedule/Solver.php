@@ -19,11 +19,6 @@ final class Solver
 
     private const SHARE_FOR_STARTS = 0.3;
 
-    /** Orders are bred for so much of the time, where activities are few enough that many can be tried. */
-    private const SHARE_FOR_BREEDING = 0.35;
-    private const LARGEST_BRED = 80;
-    private const MOST_BRED = 20_000;
-
     /** In interval tests, where a budget counts iterations. */
     private const WORK_OF_AN_ITERATION = 20_000;
 
@@ -113,17 +108,8 @@ final class Solver
                 $iterations,
             );
         }
-        if (null === $near && !$mirrored && $network->size <= self::LARGEST_BRED) {
-            $evolving = new Evolving($network, $groups, $decoder, $cost, $random);
-            $evolving->until(
-                (int) (self::SHARE_FOR_BREEDING * $budget->work),
-                (int) (self::SHARE_FOR_BREEDING * min($budget->iterations, self::MOST_BRED)),
-                $bound,
-            );
-            $iterations += $evolving->tried;
-        }
-        $reinsertion = new Reinsertion($network, $groups, $neighbours, $decoder, $cost, $random);
-        [$best, $objective, $iterations] = $reinsertion->improve($bound, $budget, $iterations);
+        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random);
+        [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, null !== $near);
 
         return $this->solution($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
     }

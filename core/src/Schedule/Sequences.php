@@ -1,0 +1,371 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/**
+ * A schedule as its turns: what was chosen, who follows whom at each place, and the best times for that.
+ *
+ * Where several uses go beside each other, their units are handed on in chains (Policella and others 2004): each use, in the place's
+ * order, takes them from those that end soonest before it. A copy shares nothing that changes.
+ */
+final class Sequences
+{
+    private OptimalTiming $timing;
+
+    /** @var array<int, list<int>> resources by choice */
+    private array $chosen;
+
+    /** @var array<int, int> by activity */
+    private array $duration;
+
+    /** @var array<int, list<array{int, int, int, int}>> gaps that change with an activity's duration */
+    private readonly array $byDuration;
+
+    /** @var array<int, list<int>> uses by place, in order */
+    private array $order = [];
+
+    /** @var array<int, array<int, int>> units by use and place */
+    private array $units = [];
+
+    /** @var array<int, array<int, array<int, int>>> gaps by place, use and the use that follows */
+    private array $turns = [];
+
+    public function __construct(private readonly Uses $uses, Timeline $timeline)
+    {
+        $n = $uses->network;
+        $this->chosen = array_map(static fn (?array $resources): array => $resources ?? [], $timeline->chosen);
+        $this->duration = [];
+        for ($i = 0; $i < $n->size; ++$i) {
+            $this->duration[] = $timeline->end[$i] - $timeline->start[$i];
+        }
+        [$this->timing, $this->byDuration] = $uses->model->timing($timeline, $this->duration);
+        foreach ($uses->closings as $k => [$r]) {
+            $this->enter($uses->firstClosing + $k, [$r => $n->capacity[$r]]);
+        }
+        for ($use = 0; $use < $uses->firstClosing; ++$use) {
+            $this->enter($use, $uses->places($use, $this->chosen, $this->duration));
+        }
+        foreach (array_keys($this->order) as $place) {
+            $this->chain($place);
+        }
+    }
+
+    public function __clone()
+    {
+        $this->timing = clone $this->timing;
+    }
+
+    /** @return bool whether the turns and all else that must be kept can be kept */
+    public function settle(): bool
+    {
+        return $this->timing->settle();
+    }
+
+    public function cost(): int
+    {
+        return $this->timing->cost() - $this->uses->model->constant;
+    }
+
+    public function work(): int
+    {
+        return $this->timing->work();
+    }
+
+    /**
+     * Turns that cost something, or that contradict each other.
+     *
+     * @return list<array{int, int, int, int}> place, the first, the second, and what a minute less between them would save
+     */
+    public function dear(): array
+    {
+        $dear = [];
+        foreach ($this->turns as $place => $turns) {
+            foreach ($turns as $a => $next) {
+                foreach ($next as $b => $gap) {
+                    $saved = $this->timing->savedBy($gap);
+                    if ($saved > 0) {
+                        $dear[] = [$place, $a, $b, $saved];
+                    }
+                }
+            }
+        }
+
+        return $dear;
+    }
+
+    public function mustKeep(): int
+    {
+        return $this->uses->model->mustKeep;
+    }
+
+    public function resource(int $place): int
+    {
+        return $this->uses->resource($place);
+    }
+
+    /** Puts a use before another that it followed. */
+    public function before(int $place, int $use, int $other): void
+    {
+        $order = [];
+        foreach ($this->order[$place] as $each) {
+            if ($each === $other) {
+                $order[] = $use;
+            }
+            if ($each !== $use) {
+                $order[] = $each;
+            }
+        }
+        $this->order[$place] = $order;
+        $this->chain($place);
+    }
+
+    /** Puts a use behind another that followed it. */
+    public function behind(int $place, int $use, int $other): void
+    {
+        $order = [];
+        foreach ($this->order[$place] as $each) {
+            if ($each !== $use) {
+                $order[] = $each;
+            }
+            if ($each === $other) {
+                $order[] = $use;
+            }
+        }
+        $this->order[$place] = $order;
+        $this->chain($place);
+    }
+
+    /** @return list<array{int, int}> choices of a use that took a resource and could take another: choice, the resource it could take */
+    public function others(int $use, int $r): array
+    {
+        $n = $this->uses->network;
+        $others = [];
+        if ($use < $this->uses->firstClosing) {
+            foreach ($use < $n->size ? $n->needs[$use] : $n->holdNeeds[$use - $n->size] as [$choice]) {
+                if (\in_array($r, $this->chosen[$choice], true)) {
+                    foreach ($n->options[$choice] as $other) {
+                        if (!\in_array($other, $this->chosen[$choice], true)) {
+                            $others[] = [$choice, $other];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * A choice takes another resource; whatever relies on it takes its turns there, as its time is now.
+     *
+     * @return bool false when something asks for more than there is; nothing is to be made of what is left
+     */
+    public function choose(int $choice, int $r, int $other): bool
+    {
+        $n = $this->uses->network;
+        $touched = [];
+        foreach ($this->uses->of[$choice] as $use) {
+            $touched[$use] = $use;
+            foreach ($use < $n->size ? $n->holdsOf[$use] : [] as $h) {
+                $touched[$n->size + $h] = $n->size + $h;
+            }
+            foreach ($use < $n->size ? [] : $n->holdMembers[$use - $n->size] as $i) {
+                $touched[$i] = $i;
+            }
+        }
+        $places = [];
+        foreach ($touched as $use) {
+            foreach ($this->units[$use] ?? [] as $place => $_) {
+                $places[$place] = $place;
+                $this->order[$place] = array_values(array_filter($this->order[$place], static fn (int $each): bool => $each !== $use));
+            }
+        }
+        foreach ($this->chosen[$choice] as $k => $taken) {
+            if ($taken === $r) {
+                $this->chosen[$choice][$k] = $other;
+            }
+        }
+        foreach ($touched as $use) {
+            if ($use < $n->size) {
+                $this->last($use, $this->uses->duration($use, $this->chosen));
+            }
+        }
+        foreach ($touched as $use) {
+            $units = $this->uses->places($use, $this->chosen, $this->duration);
+            foreach ($units as $place => $wanted) {
+                $places[$place] = $place;
+                if ($wanted > $this->uses->room($place, $this->chosen, $this->duration)) {
+                    return false;
+                }
+            }
+            $this->enter($use, $units);
+        }
+        foreach ($places as $place) {
+            $this->chain($place);
+        }
+
+        return true;
+    }
+
+    public function start(int $i): int
+    {
+        return $this->timing->time($this->uses->model->start($i));
+    }
+
+    /** Makes a timeline of it. */
+    public function putInto(Timeline $timeline): void
+    {
+        $starts = $ends = [];
+        foreach ($this->duration as $i => $duration) {
+            $starts[$i] = $this->start($i);
+            $ends[$i] = $starts[$i] + $duration;
+        }
+        $timeline->become($starts, $ends, $this->chosen);
+    }
+
+    private function last(int $i, int $duration): void
+    {
+        if ($duration === $this->duration[$i]) {
+            return;
+        }
+        $this->duration[$i] = $duration;
+        foreach ($this->byDuration[$i] ?? [] as [$gap, $length, $plus, $minus]) {
+            $this->timing->change($gap, $length + ($this->duration[$plus] ?? 0) - ($this->duration[$minus] ?? 0));
+        }
+        foreach ($this->turns as $place => $turns) {
+            foreach ($turns[$i] ?? [] as $b => $gap) {
+                $this->timing->change($gap, $this->length($place, $i, $b));
+            }
+        }
+    }
+
+    /**
+     * Into the order of its places, as its time is now.
+     *
+     * @param array<int, int> $units by place
+     */
+    private function enter(int $use, array $units): void
+    {
+        $this->units[$use] = $units;
+        $start = $this->startOf($use);
+        $end = $this->endOf($use);
+        foreach ($units as $place => $_) {
+            $order = $this->order[$place] ?? [];
+            $at = 0;
+            foreach ($order as $k => $each) {
+                $from = $this->startOf($each);
+                if ($from < $start || ($from === $start && $this->endOf($each) <= $end)) {
+                    $at = $k + 1;
+                }
+            }
+            array_splice($order, $at, 0, [$use]);
+            $this->order[$place] = $order;
+        }
+    }
+
+    /** Hands on the units of a place, in its order. */
+    private function chain(int $place): void
+    {
+        $order = $this->order[$place];
+        $room = $this->uses->room($place, $this->chosen, $this->duration);
+        $wanted = [];
+        if ($room <= 1) {
+            for ($k = 1; $k < \count($order); ++$k) {
+                $wanted[$order[$k - 1]][$order[$k]] = true;
+            }
+        } elseif (\count($order) > 1) {
+            $wanted = $this->chains($place, $order, $room);
+        }
+        $turns = $this->turns[$place] ?? [];
+        foreach ($turns as $a => $next) {
+            foreach ($next as $b => $gap) {
+                if (isset($wanted[$a][$b])) {
+                    unset($wanted[$a][$b]);
+                } else {
+                    $this->timing->drop($gap);
+                    unset($turns[$a][$b]);
+                }
+            }
+        }
+        foreach ($wanted as $a => $next) {
+            foreach ($next as $b => $_) {
+                if (!$this->uses->isClosing($a) || !$this->uses->isClosing($b)) {
+                    [$from] = $this->uses->end($a, $this->duration);
+                    [$to] = $this->uses->start($b);
+                    $turns[$a][$b] = $this->timing->add($from, $to, $this->length($place, $a, $b));
+                }
+            }
+        }
+        $this->turns[$place] = $turns;
+    }
+
+    /**
+     * @param list<int> $order
+     *
+     * @return array<int, array<int, true>>
+     */
+    private function chains(int $place, array $order, int $room): array
+    {
+        $wanted = [];
+        $free = $room;
+        $heads = [];
+        foreach ($order as $use) {
+            $units = $this->units[$use][$place];
+            $start = $this->startOf($use);
+            $taken = min($free, $units);
+            if ($free < $units || [] !== $heads) {
+                // Those that are over first, the last of them soonest: the others stay for who comes next.
+                $rank = [];
+                foreach ($heads as $head => $_) {
+                    $end = $this->endOf($head);
+                    $rank[$head] = $end <= $start ? $start - $end : 1_000_000_000 + $end;
+                }
+                asort($rank);
+                $taken = 0;
+                foreach ($rank as $head => $order) {
+                    if ($order >= 1_000_000_000 && $taken + $free >= $units) {
+                        break;
+                    }
+                    if ($taken === $units) {
+                        break;
+                    }
+                    $more = min($heads[$head], $units - $taken);
+                    $taken += $more;
+                    $wanted[$head][$use] = true;
+                    $heads[$head] -= $more;
+                    if (0 === $heads[$head]) {
+                        unset($heads[$head]);
+                    }
+                }
+                $rest = $units - $taken;
+                $free -= $rest;
+            } else {
+                $free -= $taken;
+            }
+            $heads[$use] = $units;
+        }
+
+        return $wanted;
+    }
+
+    private function length(int $place, int $a, int $b): int
+    {
+        return $this->uses->end($a, $this->duration)[1] + $this->uses->turnover($place, $a, $b) - $this->uses->start($b)[1];
+    }
+
+    private function startOf(int $use): int
+    {
+        [$node, $more] = $this->uses->start($use);
+
+        return $this->timing->time($node) + $more;
+    }
+
+    private function endOf(int $use): int
+    {
+        [$node, $more] = $this->uses->end($use, $this->duration);
+
+        return $this->timing->time($node) + $more;
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Schedule;
+
+/**
+ * A problem without its resources, as gaps between times: links, windows, holds around what belongs to them, and what the objective
+ * makes of missed minutes. The times are the origin, the start of each activity, both ends of each hold and both ends of the span.
+ */
+final readonly class TimingModel
+{
+    public int $nodes;
+
+    /** What is to be taken from the timing's cost to have the objective. */
+    public int $constant;
+
+    /** More than a schedule that keeps all it must can pay for a minute. */
+    public int $mustKeep;
+
+    /** @var list<array{int, int, int, ?int, int, int}> from, to, length, price, and the activities whose duration adds to it and lessens it, or −1 */
+    private array $gaps;
+
+    public function __construct(public Network $network)
+    {
+        $n = $network;
+        $this->nodes = $n->size + 2 * \count($n->holdIds) + 3;
+        $gaps = [...$this->links(), ...$this->windows(), ...$this->holds()];
+        $objective = $n->problem->objective;
+        $first = $this->nodes - 2;
+        $last = $this->nodes - 1;
+        if ($objective->makespan) {
+            // In the mirror the last end is the first start.
+            for ($i = 0; $i < $n->size; ++$i) {
+                $gaps[] = [$first, $this->start($i), 0, null, -1, -1];
+            }
+            $gaps[] = [0, $first, $n->problem->horizonEnd, 1, -1, -1];
+        } else {
+            array_push($gaps, ...$this->dues());
+            if ($objective->span > 0) {
+                foreach ($objective->spanOf ?? $n->ids as $id) {
+                    $i = $n->indexOf[$id];
+                    $gaps[] = [$first, $this->start($i), 0, null, -1, -1];
+                    $gaps[] = [$this->start($i), $last, 0, null, $i, -1];
+                }
+                $gaps[] = [$last, $first, 0, $objective->span, -1, -1];
+            }
+        }
+        $this->constant = $objective->makespan ? $n->problem->horizonEnd : 0;
+        $this->gaps = $gaps;
+        $this->mustKeep = 1 + array_sum(array_map(static fn (array $gap): int => $gap[3] ?? 0, $gaps));
+    }
+
+    public function start(int $activity): int
+    {
+        return 1 + $activity;
+    }
+
+    public function holdStart(int $hold): int
+    {
+        return 1 + $this->network->size + 2 * $hold;
+    }
+
+    public function holdEnd(int $hold): int
+    {
+        return 2 + $this->network->size + 2 * $hold;
+    }
+
+    /**
+     * A timing that begins from a schedule.
+     *
+     * @param array<int, int> $duration by activity
+     *
+     * @return array{OptimalTiming, array<int, list<array{int, int, int, int}>>} and by activity the gaps its duration changes: number,
+     *     length, what adds to it, what lessens it
+     */
+    public function timing(Timeline $timeline, array $duration): array
+    {
+        $timing = new OptimalTiming($this->nodes, $this->mustKeep);
+        foreach ($timeline->start as $i => $start) {
+            $timing->startAt($this->start($i), $start);
+        }
+        foreach ($this->network->holdMembers as $h => $members) {
+            $timing->startAt($this->holdStart($h), min(array_map(static fn (int $i): int => $timeline->start[$i], $members)));
+            $timing->startAt($this->holdEnd($h), max(array_map(static fn (int $i): int => $timeline->end[$i], $members)));
+        }
+        $timing->startAt($this->nodes - 2, min($timeline->start));
+        $timing->startAt($this->nodes - 1, max($timeline->end));
+        $byDuration = [];
+        foreach ($this->gaps as [$from, $to, $length, $price, $plus, $minus]) {
+            $gap = $timing->add($from, $to, $length + ($duration[$plus] ?? 0) - ($duration[$minus] ?? 0), $price);
+            foreach ([$plus, $minus] as $i) {
+                if ($i >= 0) {
+                    $byDuration[$i][] = [$gap, $length, $plus, $minus];
+                }
+            }
+        }
+
+        return [$timing, $byDuration];
+    }
+
+    /** @return list<array{int, int, int, ?int, int, int}> */
+    private function links(): array
+    {
+        $gaps = [];
+        foreach ($this->network->links as [$from, $to, $min, $max, $fromEnd, $toEnd]) {
+            if ($from === $to) {
+                continue;
+            }
+            $of = $fromEnd ? $from : -1;
+            $until = $toEnd ? $to : -1;
+            $gaps[] = [$this->start($from), $this->start($to), $min, null, $of, $until];
+            if (null !== $max) {
+                $gaps[] = [$this->start($to), $this->start($from), -$max, null, $until, $of];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array{int, int, int, ?int, int, int}> */
+    private function windows(): array
+    {
+        $gaps = [];
+        for ($i = 0; $i < $this->network->size; ++$i) {
+            $gaps[] = [0, $this->start($i), $this->network->earliestStart[$i], null, -1, -1];
+            $gaps[] = [$this->start($i), 0, -$this->network->latestEnd[$i], null, $i, -1];
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array{int, int, int, ?int, int, int}> */
+    private function holds(): array
+    {
+        $gaps = [];
+        foreach ($this->network->holdMembers as $h => $members) {
+            foreach ($members as $i) {
+                $gaps[] = [$this->holdStart($h), $this->start($i), 0, null, -1, -1];
+                $gaps[] = [$this->start($i), $this->holdEnd($h), 0, null, $i, -1];
+            }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array{int, int, int, ?int, int, int}> */
+    private function dues(): array
+    {
+        $gaps = [];
+        foreach (array_values($this->network->problem->activities) as $i => $activity) {
+            $due = $activity->due;
+            if (null !== $due && $due->early > 0) {
+                $gaps[] = [0, $this->start($i), $due->at, $due->early, -1, $i];
+            }
+            if (null !== $due && $due->late > 0) {
+                $gaps[] = [$this->start($i), 0, -$due->at, $due->late, $i, -1];
+            }
+        }
+
+        return $gaps;
+    }
+}
