@@ -25,7 +25,7 @@ final class Evolving
     /** Where in its options an activity begins: the half as they stand, the others so far on. */
     private const MOST_ROTATED = 5;
 
-    /** @var list<array{int, array<int, float>, array<int, int>}> cost, keys by group, rotation by activity; the cheapest first */
+    /** @var list<array{int, array<int, float>, array<int, int>, string}> cost, keys by group, rotation by activity, all starts; the cheapest first */
     private array $population = [];
 
     /** @var list<array{int, int, int, array<int, list<int>>}> the cheapest schedule, as lifted */
@@ -41,6 +41,7 @@ final class Evolving
         private readonly Decoder $decoder,
         private readonly Cost $cost,
         private readonly Randomizer $random,
+        private readonly ?Justification $justification = null,
     ) {
         $this->least = $cost->now();
         $this->best = $decoder->timeline->lift(range(0, $network->size - 1));
@@ -70,13 +71,46 @@ final class Evolving
             return;
         }
         $cost = $this->cost->now();
+        $this->keep($cost);
+        $pushed = $this->justification?->push($rotation);
+        if (null !== $pushed && $this->cost->now() <= $cost) {
+            $cost = $this->cost->now();
+            $keys = $this->spread($pushed);
+            $this->keep($cost);
+        }
+        $name = implode(' ', $this->decoder->timeline->start);
+        foreach ($this->population as [$as, , , $other]) {
+            if ($as === $cost && $other === $name) {
+                return;
+            }
+        }
+        $this->population[] = [$cost, $keys, $rotation, $name];
+        usort($this->population, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $this->population = \array_slice($this->population, 0, self::POPULATION);
+    }
+
+    private function keep(int $cost): void
+    {
         if ($cost < $this->least) {
             $this->least = $cost;
             $this->best = $this->decoder->timeline->lift(range(0, $this->network->size - 1));
+            $this->decoder->timeline->putBack($this->best);
         }
-        $this->population[] = [$cost, $keys, $rotation];
-        usort($this->population, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $this->population = \array_slice($this->population, 0, self::POPULATION);
+    }
+
+    /**
+     * Times as keys between 0 and 1, in the same order.
+     *
+     * @param array<int, float> $times
+     *
+     * @return array<int, float>
+     */
+    private function spread(array $times): array
+    {
+        $low = min($times);
+        $range = max(1.0, max($times) - $low);
+
+        return array_map(static fn (float $time): float => ($time - $low) / $range, $times);
     }
 
     /** @return array{array<int, float>, array<int, int>} */

@@ -31,6 +31,7 @@ final readonly class Improvement
         private Decoder $decoder,
         private Cost $cost,
         private Randomizer $random,
+        private ?Decoder $mirrored,
     ) {
     }
 
@@ -46,21 +47,21 @@ final readonly class Improvement
         if ($stay) {
             return $this->reinsertion()->improve($bound, $budget, $iterations);
         }
-        if (!$this->network->problem->objective->makespan && $this->network->size <= self::LARGEST_BRED) {
-            $evolving = new Evolving($this->network, $this->groups, $this->decoder, $this->cost, $this->random);
+        if ($this->network->size <= self::LARGEST_BRED) {
+            $evolving = new Evolving($this->network, $this->groups, $this->decoder, $this->cost, $this->random, $this->mirrored ? new Justification($this->network, $this->groups, $this->decoder, $this->mirrored) : null);
             $evolving->until(
-                (int) (self::BREEDING * $budget->work),
-                (int) (self::BREEDING * min($budget->iterations, self::MOST_BRED)),
+                (int) ((float) getenv('BR') * $budget->work),
+                (int) ((float) getenv('BR') * min($budget->iterations, self::MOST_BRED)),
                 $bound,
             );
             $iterations += $evolving->tried;
         }
         if ($this->network->size <= self::LARGEST_TURNED) {
             $uses = new Uses($this->network, new TimingModel($this->network));
-            $this->turn($uses, $budget, self::TURNS, $bound);
-            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share(self::GROUPS), $iterations);
+            $this->turn($uses, $budget, (float) getenv('TU'), $bound);
+            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share((float) getenv('GR')), $iterations);
             $this->decoder->timeline->become($starts, $ends, $chosen);
-            $this->turn($uses, $budget, self::TURNS_AGAIN, $bound);
+            $this->turn($uses, $budget, 1.0, $bound);
         }
 
         return $this->reinsertion()->improve($bound, $budget, $iterations);

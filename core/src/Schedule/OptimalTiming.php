@@ -46,7 +46,7 @@ final class OptimalTiming
     /** @var array<int, int> what flows in beyond what flows out, by node, where it is not 0 */
     private array $excess = [];
 
-    /** @var array<int, int> gaps that must be kept and might not be */
+    /** @var array<int, int> gaps that must be kept and carry all they can: they might not be kept */
     private array $suspects = [];
 
     /** @var list<int> numbers of gaps that went */
@@ -134,7 +134,6 @@ final class OptimalTiming
                 return false;
             }
         }
-        $this->suspects = [];
 
         return true;
     }
@@ -172,6 +171,8 @@ final class OptimalTiming
         $this->flow[$gap] += $more;
         if ($this->flow[$gap] === $this->mustKeep) {
             $this->suspects[$gap] = $gap;
+        } else {
+            unset($this->suspects[$gap]);
         }
         foreach ([[$this->from[$gap], -$more], [$this->to[$gap], $more]] as [$node, $change]) {
             $now = ($this->excess[$node] ?? 0) + $change;

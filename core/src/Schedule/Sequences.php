@@ -308,46 +308,56 @@ final class Sequences
      */
     private function chains(int $place, array $order, int $room): array
     {
-        $wanted = [];
+        $wanted = $heads = [];
         $free = $room;
-        $heads = [];
         foreach ($order as $use) {
             $units = $this->units[$use][$place];
             $start = $this->startOf($use);
-            $taken = min($free, $units);
-            if ($free < $units || [] !== $heads) {
-                // Those that are over first, the last of them soonest: the others stay for who comes next.
-                $rank = [];
-                foreach ($heads as $head => $_) {
-                    $end = $this->endOf($head);
-                    $rank[$head] = $end <= $start ? $start - $end : 1_000_000_000 + $end;
+            $over = $under = [];
+            foreach ($heads as $head => $_) {
+                $end = $this->endOf($head);
+                if ($end <= $start) {
+                    $over[$head] = -$end;
+                } else {
+                    $under[$head] = $end;
                 }
-                asort($rank);
-                $taken = 0;
-                foreach ($rank as $head => $order) {
-                    if ($order >= 1_000_000_000 && $taken + $free >= $units) {
-                        break;
-                    }
-                    if ($taken === $units) {
-                        break;
-                    }
-                    $more = min($heads[$head], $units - $taken);
-                    $taken += $more;
-                    $wanted[$head][$use] = true;
-                    $heads[$head] -= $more;
-                    if (0 === $heads[$head]) {
-                        unset($heads[$head]);
-                    }
-                }
-                $rest = $units - $taken;
-                $free -= $rest;
-            } else {
-                $free -= $taken;
             }
-            $heads[$use] = $units;
+            asort($over);
+            asort($under);
+            // From those that were over last, so that the others stay for who comes next; then what is free, then what must be waited for.
+            $units = $this->handOn($wanted, $heads, array_keys($over), $use, $units);
+            $unused = min($free, $units);
+            $free -= $unused;
+            $this->handOn($wanted, $heads, array_keys($under), $use, $units - $unused);
+            $heads[$use] = $this->units[$use][$place];
         }
 
         return $wanted;
+    }
+
+    /**
+     * @param array<int, array<int, true>> $wanted
+     * @param array<int, int>              $heads  units by the use that has them
+     * @param list<int>                    $from
+     *
+     * @return int what is still lacking
+     */
+    private function handOn(array &$wanted, array &$heads, array $from, int $use, int $units): int
+    {
+        foreach ($from as $head) {
+            if (0 === $units) {
+                break;
+            }
+            $more = min($heads[$head], $units);
+            $units -= $more;
+            $wanted[$head][$use] = true;
+            $heads[$head] -= $more;
+            if (0 === $heads[$head]) {
+                unset($heads[$head]);
+            }
+        }
+
+        return $units;
     }
 
     private function length(int $place, int $a, int $b): int

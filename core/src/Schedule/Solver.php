@@ -108,7 +108,7 @@ final class Solver
                 $iterations,
             );
         }
-        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random);
+        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random, $mirrored ? new Decoder($forward, $propagation, Groups::of($forward)) : null);
         [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, null !== $near);
 
         return $this->solution($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
