@@ -17,7 +17,7 @@ final class OptimalTiming
     private const ORIGIN = 0;
 
     /** Gaps looked at for one unit of the solver's work. */
-    private const LOOKS_PER_WORK = 4;
+    private const LOOKS_PER_WORK = 3;
 
     /** @var array<int, int> by node, before the origin's is taken away */
     private array $potential;

@@ -19,7 +19,7 @@ final class Resequencing
     private const PATIENCE = 400;
 
     /** Contradictions that are changed on in one move. */
-    private const REPAIRS = 30;
+    private const REPAIRS = 24;
 
     /** Percent of moves that take another resource where there is one. */
     private const ELSEWHERE = 40;
@@ -103,10 +103,7 @@ final class Resequencing
                 break;
             }
             $turn = $against[$this->random->getInt(0, \count($against) - 1)];
-            if (!$this->change($next, $turn)) {
-                break;
-            }
-            $holds = $next->settle();
+            $holds = $this->change($next, $turn) && $next->settle();
         }
         $this->work += $next->work() - $before;
 
@@ -131,6 +128,9 @@ final class Resequencing
 
                 return $sequences->choose($choice, $r, $other);
             }
+        }
+        if (!$sequences->mayTurn($place, $a, $b)) {
+            return false;
         }
         if (0 === $this->random->getInt(0, 1)) {
             $sequences->before($place, $b, $a);

@@ -105,6 +105,13 @@ final class Sequences
         return $this->uses->resource($place);
     }
 
+    /** Whether two uses of a place may change their turns, as far as links tell. */
+    public function mayTurn(int $place, int $a, int $b): bool
+    {
+        return $this->units[$a][$place] + $this->units[$b][$place] <= $this->uses->room($place, $this->chosen, $this->duration)
+            || $this->uses->canPrecede($b, $a);
+    }
+
     /** Puts a use before another that it followed. */
     public function before(int $place, int $use, int $other): void
     {

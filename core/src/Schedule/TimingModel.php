@@ -118,13 +118,31 @@ final readonly class TimingModel
         return $gaps;
     }
 
-    /** @return list<array{int, int, int, ?int, int, int}> */
+    /**
+     * Of the horizon only where no link follows from it.
+     *
+     * @return list<array{int, int, int, ?int, int, int}>
+     */
     private function windows(): array
     {
+        $n = $this->network;
+        // Links mostly lead on in the order of the file; a circle of them must not make each other's window.
+        $onward = $n->problem->objective->makespan ? -1 : 1;
+        $led = $followed = [];
+        foreach ($n->links as [$from, $to, $min, , $fromEnd, $toEnd]) {
+            if ($min >= 0 && $onward * ($to - $from) > 0) {
+                $led[$to] = ($led[$to] ?? false) || !$toEnd;
+                $followed[$from] = ($followed[$from] ?? false) || $fromEnd;
+            }
+        }
         $gaps = [];
-        for ($i = 0; $i < $this->network->size; ++$i) {
-            $gaps[] = [0, $this->start($i), $this->network->earliestStart[$i], null, -1, -1];
-            $gaps[] = [$this->start($i), 0, -$this->network->latestEnd[$i], null, $i, -1];
+        for ($i = 0; $i < $n->size; ++$i) {
+            if ($n->earliestStart[$i] > $n->problem->horizonStart || !($led[$i] ?? false)) {
+                $gaps[] = [0, $this->start($i), $n->earliestStart[$i], null, -1, -1];
+            }
+            if ($n->latestEnd[$i] < $n->problem->horizonEnd || !($followed[$i] ?? false)) {
+                $gaps[] = [$this->start($i), 0, -$n->latestEnd[$i], null, $i, -1];
+            }
         }
 
         return $gaps;

@@ -8,20 +8,26 @@ namespace FeastLadle\Schedule;
  * What takes its turn where. A use is an activity, a hold or a closing of a calendar, by number; a place is a resource, or the inside of
  * a hold on a resource, where what belongs to the hold takes its turns.
  */
-final readonly class Uses
+final class Uses
 {
     /** @var array<int, list<int>> activities and holds (as uses) that rely on a choice */
-    public array $of;
+    public readonly array $of;
 
     /** @var list<array{int, int, int}> resource, from, to; numbered after the holds */
-    public array $closings;
+    public readonly array $closings;
 
-    public int $firstClosing;
+    public readonly int $firstClosing;
 
-    private int $resources;
+    private readonly int $resources;
 
-    public function __construct(public Network $network, public TimingModel $model)
+    private readonly PathsFrom $paths;
+
+    /** @var array<int, array<int, bool>> by pair of uses that was asked for */
+    private array $canPrecede = [];
+
+    public function __construct(public readonly Network $network, public readonly TimingModel $model)
     {
+        $this->paths = new PathsFrom($network->size, $network->arcs());
         $n = $network;
         $this->resources = \count($n->resourceIds);
         $of = [];
@@ -56,6 +62,30 @@ final readonly class Uses
     public function isClosing(int $use): bool
     {
         return $use >= $this->firstClosing;
+    }
+
+    /** Whether links leave it open that all of one is over before the other begins. */
+    public function canPrecede(int $first, int $second): bool
+    {
+        return $this->canPrecede[$first][$second] ??= $this->findsNoWayBack($first, $second);
+    }
+
+    private function findsNoWayBack(int $first, int $second): bool
+    {
+        if ($this->isClosing($first) || $this->isClosing($second)) {
+            return true;
+        }
+        $n = $this->network;
+        foreach ($second < $n->size ? [$second] : $n->holdMembers[$second - $n->size] as $i) {
+            $paths = $this->paths->of($i);
+            foreach ($first < $n->size ? [$first] : $n->holdMembers[$first - $n->size] as $j) {
+                if (isset($paths[$j]) && $paths[$j] + $n->shortest[$j] > 0) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /** The resource of a place. */
