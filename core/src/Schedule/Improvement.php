@@ -15,14 +15,17 @@ final readonly class Improvement
     private const LARGEST_BRED = 80;
     private const MOST_BRED = 20_000;
 
+    /** In interval tests, where a budget counts iterations. */
+    private const WORK_OF_AN_ITERATION = 2_000;
+
     /** Above this size a change of turns costs too much. */
     private const LARGEST_TURNED = 60;
 
-    /** Until which share of the budget each goes on, in this order. */
-    private const BREEDING = 0.35;
-    private const TURNS = 0.7;
-    private const GROUPS = 0.85;
-    private const TURNS_AGAIN = 1.0;
+    /** Until which share of the budget orders are bred, turns are changed, groups placed anew and turns changed again. */
+    private const SHARES = [0.35, 0.7, 0.85, 1.0];
+
+    /** Short schedules are bred best, since they can be pushed. */
+    private const SHARES_OF_SHORT = [0.6, 0.75, 0.85, 1.0];
 
     public function __construct(
         private Network $network,
@@ -31,7 +34,7 @@ final readonly class Improvement
         private Decoder $decoder,
         private Cost $cost,
         private Randomizer $random,
-        private ?Decoder $mirrored,
+        private ?Justification $justification,
     ) {
     }
 
@@ -47,21 +50,18 @@ final readonly class Improvement
         if ($stay) {
             return $this->reinsertion()->improve($bound, $budget, $iterations);
         }
+        [$bred, $turned, $placed, $turnedAgain] = $this->network->problem->objective->makespan ? self::SHARES_OF_SHORT : self::SHARES;
         if ($this->network->size <= self::LARGEST_BRED) {
-            $evolving = new Evolving($this->network, $this->groups, $this->decoder, $this->cost, $this->random, $this->mirrored ? new Justification($this->network, $this->groups, $this->decoder, $this->mirrored) : null);
-            $evolving->until(
-                (int) ((float) getenv('BR') * $budget->work),
-                (int) ((float) getenv('BR') * min($budget->iterations, self::MOST_BRED)),
-                $bound,
-            );
+            $evolving = new Evolving($this->network, $this->groups, $this->decoder, $this->cost, $this->random, $this->justification);
+            $evolving->until((int) ($bred * $budget->work), (int) ($bred * min($budget->iterations, self::MOST_BRED)), $bound);
             $iterations += $evolving->tried;
         }
         if ($this->network->size <= self::LARGEST_TURNED) {
             $uses = new Uses($this->network, new TimingModel($this->network));
-            $this->turn($uses, $budget, (float) getenv('TU'), $bound);
-            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share((float) getenv('GR')), $iterations);
+            $this->turn($uses, $budget->share($turned), $bound);
+            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share($placed), $iterations);
             $this->decoder->timeline->become($starts, $ends, $chosen);
-            $this->turn($uses, $budget, 1.0, $bound);
+            $this->turn($uses, $budget->share($turnedAgain), $bound);
         }
 
         return $this->reinsertion()->improve($bound, $budget, $iterations);
@@ -72,16 +72,16 @@ final readonly class Improvement
         return new Reinsertion($this->network, $this->groups, $this->neighbours, $this->decoder, $this->cost, $this->random);
     }
 
-    private function turn(Uses $uses, Budget $budget, float $share, int $bound): void
+    private function turn(Uses $uses, Budget $budget, int $bound): void
     {
         $timeline = $this->decoder->timeline;
         $sequences = new Sequences($uses, $timeline);
-        // Whoever shares a place by other rules than those of turns keeps its schedule.
+        // What shares a place by other rules than those of turns keeps its schedule.
         if (!$sequences->settle()) {
             return;
         }
         $resequencing = new Resequencing($this->random);
-        $best = $resequencing->improve($sequences, (int) ($share * $budget->work) - $timeline->work, $bound);
+        $best = $resequencing->improve($sequences, $budget->workOr(self::WORK_OF_AN_ITERATION) - $timeline->work, $bound);
         $timeline->work += $resequencing->work;
         if ($best->cost() < $this->cost->now()) {
             $best->putInto($timeline);

@@ -13,16 +13,19 @@ use Random\Randomizer;
  */
 final class Resequencing
 {
-    private const MEMORY = 60;
+    private const MEMORY = 300;
 
     /** Moves without a better schedule, after which it goes on from the best. */
-    private const PATIENCE = 400;
+    private const PATIENCE = 300;
+
+    /** How much dearer the first moves from there may be: one in so many parts. */
+    private const PART_DEARER = 5;
 
     /** Contradictions that are changed on in one move. */
     private const REPAIRS = 24;
 
     /** Percent of moves that take another resource where there is one. */
-    private const ELSEWHERE = 40;
+    private const ELSEWHERE = 60;
 
     /** Of a move beside its timing, in units of work. */
     private const WORK_OF_A_MOVE = 60;
@@ -82,7 +85,7 @@ final class Resequencing
                 $since = 0;
                 $current = $this->best;
                 $cost = $this->least;
-                $accepted = array_fill(0, self::MEMORY, $cost + intdiv($cost, 10));
+                $accepted = array_fill(0, self::MEMORY, $cost + intdiv($cost, self::PART_DEARER));
             }
         }
 

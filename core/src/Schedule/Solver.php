@@ -108,7 +108,10 @@ final class Solver
                 $iterations,
             );
         }
-        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random, $mirrored ? new Decoder($forward, $propagation, Groups::of($forward)) : null);
+        $justification = $mirrored
+            ? new Justification($network, $groups, $decoder, new Decoder($forward, $propagation, Groups::of($forward)))
+            : null;
+        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random, $justification);
         [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, null !== $near);
 
         return $this->solution($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
