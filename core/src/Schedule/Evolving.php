@@ -107,8 +107,8 @@ final class Evolving
      */
     private function spread(array $times): array
     {
-        $low = min($times);
-        $range = max(1.0, max($times) - $low);
+        $low = min($times ?: [0.0]);
+        $range = max(1.0, max($times ?: [0.0]) - $low);
 
         return array_map(static fn (float $time): float => ($time - $low) / $range, $times);
     }

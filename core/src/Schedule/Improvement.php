@@ -19,13 +19,16 @@ final readonly class Improvement
     private const WORK_OF_AN_ITERATION = 2_000;
 
     /** Above this size a change of turns costs too much. */
-    private const LARGEST_TURNED = 60;
+    private const LARGEST_TURNED = 150;
 
     /** Until which share of the budget orders are bred, turns are changed, groups placed anew and turns changed again. */
     private const SHARES = [0.35, 0.7, 0.85, 1.0];
 
     /** Short schedules are bred best, since they can be pushed. */
     private const SHARES_OF_SHORT = [0.6, 0.75, 0.85, 1.0];
+
+    /** Of the time that is added where something is late, turns are changed for so much. */
+    private const PATIENTLY = 0.6;
 
     public function __construct(
         private Network $network,
@@ -62,6 +65,9 @@ final readonly class Improvement
             [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share($placed), $iterations);
             $this->decoder->timeline->become($starts, $ends, $chosen);
             $this->turn($uses, $budget->share($turnedAgain), $bound);
+            if ($budget->patience > 1 && $this->cost->isLate()) {
+                $this->turn($uses, $budget->share($turnedAgain + self::PATIENTLY * ($budget->patience - 1)), $bound);
+            }
         }
 
         return $this->reinsertion()->improve($bound, $budget, $iterations);
@@ -75,7 +81,7 @@ final readonly class Improvement
     private function turn(Uses $uses, Budget $budget, int $bound): void
     {
         $timeline = $this->decoder->timeline;
-        $sequences = new Sequences($uses, $timeline);
+        $sequences = Sequences::of($uses, $timeline);
         // What shares a place by other rules than those of turns keeps its schedule.
         if (!$sequences->settle()) {
             return;

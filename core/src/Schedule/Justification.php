@@ -39,10 +39,10 @@ final readonly class Justification
             return null;
         }
         $keys = $this->order($there);
-        $back = $this->decoder->decode($keys, [], $rotation) ? -min($timeline->start) : \PHP_INT_MAX;
+        $back = $this->decoder->decode($keys, [], $rotation) ? -$timeline->first() : \PHP_INT_MAX;
         $end = $this->network->problem->horizonEnd;
-        if ($this->moves && max($there->end) - min($there->start) < $back + $end) {
-            $first = min($there->start);
+        if ($this->moves && $there->last() - $there->first() < $back + $end) {
+            $first = $there->first();
             $starts = array_map(static fn (int $e): int => $end + $first - $e, $there->end);
             $ends = array_map(static fn (int $s): int => $end + $first - $s, $there->start);
             $timeline->become($starts, $ends, $there->chosen);
@@ -58,7 +58,7 @@ final readonly class Justification
     {
         $keys = [];
         foreach ($this->groups->members as $g => $members) {
-            $keys[$g] = -(float) min(array_map(static fn (int $i): int => $timeline->start[$i], $members));
+            $keys[$g] = -(float) $timeline->first($members);
         }
 
         return $keys;

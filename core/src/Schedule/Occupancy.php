@@ -271,6 +271,36 @@ abstract class Occupancy
         return $occupants;
     }
 
+    /**
+     * When the first of these begins.
+     *
+     * @param list<int>|null $activities null: all
+     */
+    public function first(?array $activities = null): int
+    {
+        $first = \PHP_INT_MAX;
+        foreach ($activities ?? array_keys($this->start) as $i) {
+            $first = min($first, $this->start[$i]);
+        }
+
+        return $first;
+    }
+
+    /**
+     * When the last of these is over.
+     *
+     * @param list<int>|null $activities null: all
+     */
+    public function last(?array $activities = null): int
+    {
+        $last = \PHP_INT_MIN;
+        foreach ($activities ?? array_keys($this->end) as $i) {
+            $last = max($last, $this->end[$i]);
+        }
+
+        return $last;
+    }
+
     /** Whether some member of a hold is placed. */
     public function isBegun(int $hold): bool
     {
@@ -296,12 +326,16 @@ abstract class Occupancy
         foreach ($this->actsOn[$r] as $j => $units) {
             if ($this->start[$j] < $to && $from < $this->end[$j]) {
                 $group = -1;
+                // What belongs to several holds counts in each of them.
                 foreach ($n->holdsOf[$j] as $h) {
                     if (isset($this->holdsOn[$r][$h])) {
                         $group = $h;
+                        $uses[] = [$this->start[$j], $this->end[$j], $units, $h, false];
                     }
                 }
-                $uses[] = [$this->start[$j], $this->end[$j], $units, $group, false];
+                if ($group < 0) {
+                    $uses[] = [$this->start[$j], $this->end[$j], $units, -1, false];
+                }
             }
         }
         foreach ($this->holdsOn[$r] as $h => $units) {
@@ -319,15 +353,12 @@ abstract class Occupancy
             }
         }
         $capacity = $n->capacity[$r];
-        $ownGroup = array_key_first($ownHolds);
+        $own = array_map(static fn (int $units): int => $wanted, $ownHolds);
         foreach (array_keys($points) as $p) {
-            $free = 0;
-            $acts = null === $ownGroup ? [] : [$ownGroup => $wanted];
+            $free = [] === $own ? $wanted : 0;
+            $acts = $own;
             $holds = $ownHolds;
             $latest = \PHP_INT_MIN;
-            if (null === $ownGroup) {
-                $free = $wanted;
-            }
             foreach ($uses as [$start, $end, $units, $group, $isHold]) {
                 if ($start <= $p && $p < $end) {
                     $latest = max($latest, $start);

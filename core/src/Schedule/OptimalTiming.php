@@ -129,13 +129,19 @@ final class OptimalTiming
         while ([] !== $this->excess) {
             $this->push();
         }
+
+        return 0 === $this->lacks();
+    }
+
+    /** By how much what must be kept is missed. */
+    public function lacks(): int
+    {
+        $lacks = 0;
         foreach ($this->suspects as $gap) {
-            if ($this->length[$gap] + $this->potential[$this->from[$gap]] > $this->potential[$this->to[$gap]]) {
-                return false;
-            }
+            $lacks += max(0, $this->length[$gap] + $this->potential[$this->from[$gap]] - $this->potential[$this->to[$gap]]);
         }
 
-        return true;
+        return $lacks;
     }
 
     /** Of the gaps that may be missed. */
@@ -188,8 +194,13 @@ final class OptimalTiming
     private function push(): void
     {
         $potential = $this->potential;
-        $nearest = $via = $done = [];
-        /** @var \SplPriorityQueue<int, int> $queue */
+        /** @var array<int, int> $nearest what it costs at least to get there, by node */
+        $nearest = [];
+        /** @var array<int, int> $via the gap by which it is got to */
+        $via = [];
+        /** @var array<int, int> $done */
+        $done = [];
+        /** @var \SplPriorityQueue<int, int> $queue the nearest first */
         $queue = new \SplPriorityQueue();
         foreach ($this->excess as $node => $excess) {
             if ($excess > 0) {
@@ -200,6 +211,7 @@ final class OptimalTiming
         $looks = 0;
         $target = -1;
         while (!$queue->isEmpty()) {
+            /** @var int $node */
             $node = $queue->extract();
             if (isset($done[$node])) {
                 continue;

@@ -14,6 +14,7 @@ use Random\Randomizer;
 final class Resequencing
 {
     private const MEMORY = 300;
+    private const MEMORY_OF_LACKS = 300;
 
     /** Moves without a better schedule, after which it goes on from the best. */
     private const PATIENCE = 300;
@@ -90,6 +91,47 @@ final class Resequencing
         }
 
         return $this->best;
+    }
+
+    /**
+     * Changes turns that contradict each other until none does.
+     *
+     * @return Sequences|null null when there are still some after so much work
+     */
+    public function complete(Sequences $from, int $work): ?Sequences
+    {
+        $this->best = $current = $from;
+        $current->settle();
+        $lacks = $current->lacks();
+        $accepted = array_fill(0, self::MEMORY_OF_LACKS, $lacks);
+        while ($lacks > 0 && $this->work < $work) {
+            $against = array_values(array_filter($current->dear(), $this->contradicts(...)));
+            if ([] === $against) {
+                if ([-1, -1, -1] === $this->kept) {
+                    return null;
+                }
+                $this->kept = [-1, -1, -1];
+                continue;
+            }
+            ++$this->moves;
+            $next = clone $current;
+            $before = $next->work();
+            $this->work += self::WORK_OF_A_MOVE;
+            $goes = $this->change($next, $against[$this->random->getInt(0, \count($against) - 1)]);
+            if ($goes) {
+                $next->settle();
+                $then = $next->lacks();
+                $slot = $this->moves % self::MEMORY_OF_LACKS;
+                if ($then <= $lacks || $then <= $accepted[$slot]) {
+                    $current = $next;
+                    $lacks = $then;
+                }
+                $accepted[$slot] = $lacks;
+            }
+            $this->work += $next->work() - $before;
+        }
+
+        return 0 === $lacks ? $current : null;
     }
 
     /** @param non-empty-list<array{int, int, int, int}> $dear */

@@ -32,15 +32,19 @@ final class Sequences
     /** @var array<int, array<int, array<int, int>>> gaps by place, use and the use that follows */
     private array $turns = [];
 
-    public function __construct(private readonly Uses $uses, Timeline $timeline)
+    /**
+     * @param array<int, int>       $starts by activity; each place takes its uses in the order of their times
+     * @param array<int, list<int>> $chosen resources by choice
+     */
+    private function __construct(private readonly Uses $uses, array $starts, array $chosen)
     {
         $n = $uses->network;
-        $this->chosen = array_map(static fn (?array $resources): array => $resources ?? [], $timeline->chosen);
+        $this->chosen = $chosen;
         $this->duration = [];
         for ($i = 0; $i < $n->size; ++$i) {
-            $this->duration[] = $timeline->end[$i] - $timeline->start[$i];
+            $this->duration[] = $uses->duration($i, $chosen);
         }
-        [$this->timing, $this->byDuration] = $uses->model->timing($timeline, $this->duration);
+        [$this->timing, $this->byDuration] = $uses->model->timing($starts, $this->duration);
         foreach ($uses->closings as $k => [$r]) {
             $this->enter($uses->firstClosing + $k, [$r => $n->capacity[$r]]);
         }
@@ -50,6 +54,23 @@ final class Sequences
         foreach (array_keys($this->order) as $place) {
             $this->chain($place);
         }
+    }
+
+    /** Of a schedule that stands whole. */
+    public static function of(Uses $uses, Timeline $timeline): self
+    {
+        return new self($uses, $timeline->start, array_map(static fn (?array $resources): array => $resources ?? [], $timeline->chosen));
+    }
+
+    /**
+     * Of times and choices that need not go together.
+     *
+     * @param array<int, int>       $starts
+     * @param array<int, list<int>> $chosen
+     */
+    public static function from(Uses $uses, array $starts, array $chosen): self
+    {
+        return new self($uses, $starts, $chosen);
     }
 
     public function __clone()
@@ -66,6 +87,12 @@ final class Sequences
     public function cost(): int
     {
         return $this->timing->cost() - $this->uses->model->constant;
+    }
+
+    /** Units that are lacking where turns, links and windows contradict each other. */
+    public function lacks(): int
+    {
+        return $this->timing->lacks();
     }
 
     public function work(): int

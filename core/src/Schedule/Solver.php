@@ -72,7 +72,8 @@ final class Solver
             );
         }
         if (!$found) {
-            $found = $ejection->complete($timeline->work + $work);
+            $completion = new Completion(new Uses($network, new TimingModel($network)), $windows, $random);
+            $found = $completion->find($timeline, $timeline->work + intdiv($work, 2)) || $ejection->complete($timeline->work + intdiv($work, 2));
         }
         if (!$found && (new EveryOrder($forward))->isImpossible($propagation->earliest, $propagation->latest, $propagation->arcs)) {
             return Solution::none(

@@ -67,25 +67,35 @@ final readonly class TimingModel
     }
 
     /**
-     * A timing that begins from a schedule.
+     * A timing that begins from known times.
      *
+     * @param array<int, int> $starts   by activity
      * @param array<int, int> $duration by activity
      *
      * @return array{OptimalTiming, array<int, list<array{int, int, int, int}>>} and by activity the gaps its duration changes: number,
      *     length, what adds to it, what lessens it
      */
-    public function timing(Timeline $timeline, array $duration): array
+    public function timing(array $starts, array $duration): array
     {
         $timing = new OptimalTiming($this->nodes, $this->mustKeep);
-        foreach ($timeline->start as $i => $start) {
+        $first = $last = $starts[0] ?? 0;
+        foreach ($starts as $i => $start) {
             $timing->startAt($this->start($i), $start);
+            $first = min($first, $start);
+            $last = max($last, $start + $duration[$i]);
         }
         foreach ($this->network->holdMembers as $h => $members) {
-            $timing->startAt($this->holdStart($h), min(array_map(static fn (int $i): int => $timeline->start[$i], $members)));
-            $timing->startAt($this->holdEnd($h), max(array_map(static fn (int $i): int => $timeline->end[$i], $members)));
+            $from = \PHP_INT_MAX;
+            $to = \PHP_INT_MIN;
+            foreach ($members as $i) {
+                $from = min($from, $starts[$i]);
+                $to = max($to, $starts[$i] + $duration[$i]);
+            }
+            $timing->startAt($this->holdStart($h), $from);
+            $timing->startAt($this->holdEnd($h), $to);
         }
-        $timing->startAt($this->nodes - 2, min($timeline->start));
-        $timing->startAt($this->nodes - 1, max($timeline->end));
+        $timing->startAt($this->nodes - 2, $first);
+        $timing->startAt($this->nodes - 1, $last);
         $byDuration = [];
         foreach ($this->gaps as [$from, $to, $length, $price, $plus, $minus]) {
             $gap = $timing->add($from, $to, $length + ($duration[$plus] ?? 0) - ($duration[$minus] ?? 0), $price);
