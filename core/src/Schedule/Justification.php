@@ -39,10 +39,10 @@ final readonly class Justification
             return null;
         }
         $keys = $this->order($there);
-        $back = $this->decoder->decode($keys, [], $rotation) ? -$timeline->first() : \PHP_INT_MAX;
+        $back = $this->decoder->decode($keys, [], $rotation) ? -$timeline->span()[0] : \PHP_INT_MAX;
         $end = $this->network->problem->horizonEnd;
-        if ($this->moves && $there->last() - $there->first() < $back + $end) {
-            $first = $there->first();
+        [$first, $last] = $there->span();
+        if ($this->moves && $last - $first < $back + $end) {
             $starts = array_map(static fn (int $e): int => $end + $first - $e, $there->end);
             $ends = array_map(static fn (int $s): int => $end + $first - $s, $there->start);
             $timeline->become($starts, $ends, $there->chosen);
@@ -58,7 +58,7 @@ final readonly class Justification
     {
         $keys = [];
         foreach ($this->groups->members as $g => $members) {
-            $keys[$g] = -(float) $timeline->first($members);
+            $keys[$g] = -(float) $timeline->span($members)[0];
         }
 
         return $keys;

@@ -51,17 +51,13 @@ abstract class Occupancy
     public function clear(): void
     {
         $n = $this->network;
-        $size = $n->size;
-        $this->start = $this->end = $size > 0 ? array_fill(0, $size, 0) : [];
-        $this->placed = $size > 0 ? array_fill(0, $size, false) : [];
-        $choices = \count($n->options);
-        $this->chosen = $choices > 0 ? array_fill(0, $choices, null) : [];
-        $this->reliance = $choices > 0 ? array_fill(0, $choices, 0) : [];
-        $resources = \count($n->resourceIds);
-        $this->actsOn = $this->holdsOn = $resources > 0 ? array_fill(0, $resources, []) : [];
-        $holds = \count($n->holdIds);
-        $this->holdCount = $this->holdStart = $this->holdEnd = $holds > 0 ? array_fill(0, $holds, 0) : [];
-        $this->registered = $holds > 0 ? array_fill(0, $holds, []) : [];
+        $this->start = $this->end = array_fill(0, $n->size, 0);
+        $this->placed = array_fill(0, $n->size, false);
+        $this->chosen = array_fill(0, \count($n->options), null);
+        $this->reliance = array_fill(0, \count($n->options), 0);
+        $this->actsOn = $this->holdsOn = array_fill(0, \count($n->resourceIds), []);
+        $this->holdCount = $this->holdStart = $this->holdEnd = array_fill(0, \count($n->holdIds), 0);
+        $this->registered = array_fill(0, \count($n->holdIds), []);
     }
 
     /**
@@ -153,14 +149,7 @@ abstract class Occupancy
             }
         }
         foreach ($shrunk as $h) {
-            $from = \PHP_INT_MAX;
-            $to = \PHP_INT_MIN;
-            foreach ($n->holdMembers[$h] as $i) {
-                if ($this->placed[$i]) {
-                    $from = min($from, $this->start[$i]);
-                    $to = max($to, $this->end[$i]);
-                }
-            }
+            [$from, $to] = $this->span(array_values(array_filter($n->holdMembers[$h], fn (int $i): bool => $this->placed[$i])));
             $this->holdStart[$h] = $from;
             $this->holdEnd[$h] = $to;
             foreach ($n->holdNeeds[$h] as $k => [$choice]) {
@@ -192,16 +181,9 @@ abstract class Occupancy
                 continue;
             }
             $choices = [];
-            foreach ($n->needs[$i] as [$choice]) {
+            foreach ($n->choicesOf($i) as $choice) {
                 if (null !== $this->chosen[$choice]) {
                     $choices[$choice] = $this->chosen[$choice];
-                }
-            }
-            foreach ($n->holdsOf[$i] as $h) {
-                foreach ($n->holdNeeds[$h] as [$choice]) {
-                    if (null !== $this->chosen[$choice]) {
-                        $choices[$choice] = $this->chosen[$choice];
-                    }
                 }
             }
             $lifted[] = [$i, $this->start[$i], $this->end[$i] - $this->start[$i], $choices];
@@ -230,13 +212,8 @@ abstract class Occupancy
     {
         $this->clear();
         foreach ($starts as $i => $start) {
-            $choices = [];
-            foreach ($this->network->choicesOf($i) as $choice) {
-                if (null !== ($chosen[$choice] ?? null) && [] !== $chosen[$choice]) {
-                    $choices[$choice] = $chosen[$choice];
-                }
-            }
-            $this->place($i, $start, $ends[$i] - $start, $choices);
+            $choices = array_intersect_key($chosen, $this->network->choicesOf($i));
+            $this->place($i, $start, $ends[$i] - $start, array_filter($choices));
         }
     }
 
@@ -251,19 +228,15 @@ abstract class Occupancy
         $occupants = [];
         foreach ($this->actsOn[$r] as $j => $_) {
             if ($this->start[$j] < $to && $from < $this->end[$j]) {
-                foreach ($n->needs[$j] as [$choice]) {
-                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
-                        $occupants[] = [$choice, $j];
-                    }
+                foreach ($this->taking($r, $n->needs[$j]) as $choice) {
+                    $occupants[] = [$choice, $j];
                 }
             }
         }
         foreach ($this->holdsOn[$r] as $h => $_) {
             if ($this->holdStart[$h] < $to && $from < $this->holdEnd[$h]) {
-                foreach ($n->holdNeeds[$h] as [$choice]) {
-                    if (\in_array($r, $this->chosen[$choice] ?? [], true)) {
-                        $occupants[] = [$choice, $n->holdMembers[$h][0]];
-                    }
+                foreach ($this->taking($r, $n->holdNeeds[$h]) as $choice) {
+                    $occupants[] = [$choice, $n->holdMembers[$h][0]];
                 }
             }
         }
@@ -272,44 +245,32 @@ abstract class Occupancy
     }
 
     /**
-     * When the first of these begins.
+     * @param list<array{0: int}> $needs
      *
-     * @param list<int>|null $activities null: all
+     * @return list<int> their choices that took a resource
      */
-    public function first(?array $activities = null): int
+    private function taking(int $r, array $needs): array
     {
-        $first = \PHP_INT_MAX;
-        foreach ($activities ?? array_keys($this->start) as $i) {
-            $first = min($first, $this->start[$i]);
-        }
-
-        return $first;
+        return array_values(array_filter(array_column($needs, 0), fn (int $c): bool => \in_array($r, $this->chosen[$c] ?? [], true)));
     }
 
     /**
-     * When the last of these is over.
+     * When the first of these begins and the last is over.
      *
      * @param list<int>|null $activities null: all
+     *
+     * @return array{int, int}
      */
-    public function last(?array $activities = null): int
+    public function span(?array $activities = null): array
     {
+        $first = \PHP_INT_MAX;
         $last = \PHP_INT_MIN;
-        foreach ($activities ?? array_keys($this->end) as $i) {
+        foreach ($activities ?? array_keys($this->start) as $i) {
+            $first = min($first, $this->start[$i]);
             $last = max($last, $this->end[$i]);
         }
 
-        return $last;
-    }
-
-    /** Whether some member of a hold is placed. */
-    public function isBegun(int $hold): bool
-    {
-        return $this->holdCount[$hold] > 0;
-    }
-
-    public function isOpen(int $choice): bool
-    {
-        return null === $this->chosen[$choice];
+        return [$first, $last];
     }
 
     /**

@@ -177,13 +177,9 @@ final class Resequencing
         if (!$sequences->mayTurn($place, $a, $b)) {
             return false;
         }
-        if (0 === $this->random->getInt(0, 1)) {
-            $sequences->before($place, $b, $a);
-            $this->kept = [$place, $b, $a];
-        } else {
-            $this->kept = [$place, $b, $a];
-            $sequences->behind($place, $a, $b);
-        }
+        $sooner = 0 === $this->random->getInt(0, 1);
+        $sequences->move($place, $sooner ? $b : $a, $sooner ? $a : $b, $sooner);
+        $this->kept = [$place, $b, $a];
 
         return true;
     }

@@ -139,34 +139,11 @@ final class Sequences
             || $this->uses->canPrecede($b, $a);
     }
 
-    /** Puts a use before another that it followed. */
-    public function before(int $place, int $use, int $other): void
+    /** Puts a use right before another, or right behind it. */
+    public function move(int $place, int $use, int $other, bool $before): void
     {
-        $order = [];
-        foreach ($this->order[$place] as $each) {
-            if ($each === $other) {
-                $order[] = $use;
-            }
-            if ($each !== $use) {
-                $order[] = $each;
-            }
-        }
-        $this->order[$place] = $order;
-        $this->chain($place);
-    }
-
-    /** Puts a use behind another that followed it. */
-    public function behind(int $place, int $use, int $other): void
-    {
-        $order = [];
-        foreach ($this->order[$place] as $each) {
-            if ($each !== $use) {
-                $order[] = $each;
-            }
-            if ($each === $other) {
-                $order[] = $use;
-            }
-        }
+        $order = array_values(array_filter($this->order[$place], static fn (int $each): bool => $each !== $use));
+        array_splice($order, (int) array_search($other, $order, true) + ($before ? 0 : 1), 0, [$use]);
         $this->order[$place] = $order;
         $this->chain($place);
     }
@@ -305,12 +282,13 @@ final class Sequences
         $order = $this->order[$place];
         $room = $this->uses->room($place, $this->chosen, $this->duration);
         $wanted = [];
-        if ($room <= 1) {
+        if ($room > 1) {
+            $units = array_map(fn (int $use): int => $this->units[$use][$place], $order);
+            $wanted = (new Chains($room))->through($order, $units, array_map($this->startOf(...), $order), array_map($this->endOf(...), $order));
+        } else {
             for ($k = 1; $k < \count($order); ++$k) {
                 $wanted[$order[$k - 1]][$order[$k]] = true;
             }
-        } elseif (\count($order) > 1) {
-            $wanted = $this->chains($place, $order, $room);
         }
         $turns = $this->turns[$place] ?? [];
         foreach ($turns as $a => $next) {
@@ -333,65 +311,6 @@ final class Sequences
             }
         }
         $this->turns[$place] = $turns;
-    }
-
-    /**
-     * @param list<int> $order
-     *
-     * @return array<int, array<int, true>>
-     */
-    private function chains(int $place, array $order, int $room): array
-    {
-        $wanted = $heads = [];
-        $free = $room;
-        foreach ($order as $use) {
-            $units = $this->units[$use][$place];
-            $start = $this->startOf($use);
-            $over = $under = [];
-            foreach ($heads as $head => $_) {
-                $end = $this->endOf($head);
-                if ($end <= $start) {
-                    $over[$head] = -$end;
-                } else {
-                    $under[$head] = $end;
-                }
-            }
-            asort($over);
-            asort($under);
-            // From those that were over last, so that the others stay for who comes next; then what is free, then what must be waited for.
-            $units = $this->handOn($wanted, $heads, array_keys($over), $use, $units);
-            $unused = min($free, $units);
-            $free -= $unused;
-            $this->handOn($wanted, $heads, array_keys($under), $use, $units - $unused);
-            $heads[$use] = $this->units[$use][$place];
-        }
-
-        return $wanted;
-    }
-
-    /**
-     * @param array<int, array<int, true>> $wanted
-     * @param array<int, int>              $heads  units by the use that has them
-     * @param list<int>                    $from
-     *
-     * @return int what is still lacking
-     */
-    private function handOn(array &$wanted, array &$heads, array $from, int $use, int $units): int
-    {
-        foreach ($from as $head) {
-            if (0 === $units) {
-                break;
-            }
-            $more = min($heads[$head], $units);
-            $units -= $more;
-            $wanted[$head][$use] = true;
-            $heads[$head] -= $more;
-            if (0 === $heads[$head]) {
-                unset($heads[$head]);
-            }
-        }
-
-        return $units;
     }
 
     private function length(int $place, int $a, int $b): int

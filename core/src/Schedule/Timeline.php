@@ -289,6 +289,17 @@ final class Timeline extends Occupancy
         }
     }
 
+    /** Whether some member of a hold is placed. */
+    public function isBegun(int $hold): bool
+    {
+        return $this->holdCount[$hold] > 0;
+    }
+
+    public function isOpen(int $choice): bool
+    {
+        return null === $this->chosen[$choice];
+    }
+
     private function intoCalendar(int $r, int $t, int $duration, int $low): int
     {
         $calendar = $this->network->calendar[$r];

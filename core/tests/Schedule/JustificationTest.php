@@ -33,9 +33,9 @@ final class JustificationTest extends TestCase
                 $keys[$g] = (float) $random->getInt(0, 1000);
             }
             self::assertTrue($decoder->decode($keys, [], []));
-            $before = -$decoder->timeline->first();
+            $before = -$decoder->timeline->span()[0];
             self::assertNotNull((new Justification($network, $groups, $decoder, $mirrored))->push([]));
-            $after = -$decoder->timeline->first();
+            $after = -$decoder->timeline->span()[0];
             self::assertLessThanOrEqual($before, $after, "seed $seed");
             $shorter += $after < $before ? 1 : 0;
         }

@@ -61,6 +61,7 @@ final class OptimalTimingTest extends TestCase
     {
         $random = new Randomizer(new Mt19937($seed));
         $timing = new OptimalTiming(self::NODES, self::MUST_KEEP);
+        /** @var array<int, array{int, int, int, ?int}> $gaps */
         $gaps = [];
         for ($node = 1; $node < self::NODES; ++$node) {
             $timing->add(0, $node, 0);
