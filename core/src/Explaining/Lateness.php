@@ -33,6 +33,9 @@ final readonly class Lateness
 {
     private const TRIAL_MS = 40;
 
+    /** A help is not denied for want of looking. */
+    private const PATIENCE = 3;
+
     /** A help that leaves more than this share of the delay is not worth naming. */
     private const WORTH_SAYING = 0.7;
 
@@ -133,7 +136,7 @@ final readonly class Lateness
     private function trials(Task $task): array
     {
         [$feast, $kitchen] = [$task->feast, $task->kitchen];
-        $budget = Budget::milliseconds(self::TRIAL_MS);
+        $budget = Budget::milliseconds(self::TRIAL_MS)->patient(self::PATIENCE);
         $trials = [];
         $strongest = $kitchen->strongestFire();
         if (null !== $strongest) {
