@@ -60,7 +60,7 @@ final readonly class Improvement
             $iterations += $evolving->tried;
         }
         if ($this->network->size <= self::LARGEST_TURNED) {
-            $uses = new Uses($this->network, new TimingModel($this->network));
+            $uses = new Uses($this->network, TimingModel::of($this->network));
             $this->turn($uses, $budget->share($turned), $bound);
             [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share($placed), $iterations);
             $this->decoder->timeline->become($starts, $ends, $chosen);

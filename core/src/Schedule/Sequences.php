@@ -32,6 +32,9 @@ final class Sequences
     /** @var array<int, array<int, array<int, int>>> gaps by place, use and the use that follows */
     private array $turns = [];
 
+    /** @var array<int, array<int, array<int, int>>> the same with the room that is wished in between */
+    private array $roomy = [];
+
     /**
      * @param array<int, int>       $starts by activity; each place takes its uses in the order of their times
      * @param array<int, list<int>> $chosen resources by choice
@@ -111,7 +114,7 @@ final class Sequences
         foreach ($this->turns as $place => $turns) {
             foreach ($turns as $a => $next) {
                 foreach ($next as $b => $gap) {
-                    $saved = $this->timing->savedBy($gap);
+                    $saved = $this->timing->savedBy($gap) + (isset($this->roomy[$place][$a][$b]) ? $this->timing->savedBy($this->roomy[$place][$a][$b]) : 0);
                     if ($saved > 0) {
                         $dear[] = [$place, $a, $b, $saved];
                     }
@@ -247,7 +250,11 @@ final class Sequences
         }
         foreach ($this->turns as $place => $turns) {
             foreach ($turns[$i] ?? [] as $b => $gap) {
-                $this->timing->change($gap, $this->length($place, $i, $b));
+                $length = $this->length($place, $i, $b);
+                $this->timing->change($gap, $length);
+                if (isset($this->roomy[$place][$i][$b])) {
+                    $this->timing->change($this->roomy[$place][$i][$b], $length + $this->uses->model->room[$i][0]);
+                }
             }
         }
     }
@@ -297,7 +304,10 @@ final class Sequences
                     unset($wanted[$a][$b]);
                 } else {
                     $this->timing->drop($gap);
-                    unset($turns[$a][$b]);
+                    if (isset($this->roomy[$place][$a][$b])) {
+                        $this->timing->drop($this->roomy[$place][$a][$b]);
+                    }
+                    unset($turns[$a][$b], $this->roomy[$place][$a][$b]);
                 }
             }
         }
@@ -306,7 +316,12 @@ final class Sequences
                 if (!$this->uses->isClosing($a) || !$this->uses->isClosing($b)) {
                     [$from] = $this->uses->end($a, $this->duration);
                     [$to] = $this->uses->start($b);
-                    $turns[$a][$b] = $this->timing->add($from, $to, $this->length($place, $a, $b));
+                    $length = $this->length($place, $a, $b);
+                    $turns[$a][$b] = $this->timing->add($from, $to, $length);
+                    [$more, $worth] = $this->uses->model->room[$a] ?? [0, 0];
+                    if ($more > 0) {
+                        $this->roomy[$place][$a][$b] = $this->timing->add($from, $to, $length + $more, $worth);
+                    }
                 }
             }
         }

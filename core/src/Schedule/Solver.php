@@ -72,7 +72,7 @@ final class Solver
             );
         }
         if (!$found) {
-            $completion = new Completion(new Uses($network, new TimingModel($network)), $windows, $random);
+            $completion = new Completion(new Uses($network, TimingModel::of($network)), $windows, $random);
             $found = $completion->find($timeline, $timeline->work + intdiv($work, 2)) || $ejection->complete($timeline->work + intdiv($work, 2));
         }
         if (!$found && (new EveryOrder($forward))->isImpossible($propagation->earliest, $propagation->latest, $propagation->arcs)) {
@@ -115,7 +115,7 @@ final class Solver
         $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random, $justification);
         [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, null !== $near);
 
-        return $this->solution($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
+        return SolutionWriter::of($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
     }
 
     /**
@@ -163,37 +163,5 @@ final class Solver
         }
 
         return new Solution(SolutionStatus::Feasible, $cost, $bound, $placements, [], $seed, [], $steps);
-    }
-
-    /**
-     * @param array{array<int, int>, array<int, int>, array<int, list<int>|null>} $found starts, ends, choices
-     */
-    private function solution(
-        Network $network,
-        array $found,
-        int $cost,
-        int $bound,
-        int $seed,
-        int $iterations,
-        bool $mirrored,
-    ): Solution {
-        [$starts, $ends, $chosen] = $found;
-        $names = static fn (int $choice): array => array_map(
-            static fn (int $r): string => $network->resourceIds[$r],
-            $chosen[$choice] ?? [],
-        );
-        $placements = [];
-        foreach ($network->ids as $i => $id) {
-            $uses = array_map(static fn (array $need): array => $names($need[0]), $network->needs[$i]);
-            $placements[$id] = $mirrored
-                ? new Placement(-$ends[$i], -$starts[$i], $uses)
-                : new Placement($starts[$i], $ends[$i], $uses);
-        }
-        $holds = [];
-        foreach ($network->holdIds as $h => $id) {
-            $holds[$id] = array_map(static fn (array $need): array => $names($need[0]), $network->holdNeeds[$h]);
-        }
-
-        return new Solution(SolutionStatus::Feasible, $cost, $bound, $placements, $holds, $seed, [], $iterations);
     }
 }

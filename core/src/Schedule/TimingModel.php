@@ -10,6 +10,9 @@ namespace FeastLadle\Schedule;
  */
 final readonly class TimingModel
 {
+    /** Turns in which one activity may be followed, at the most. */
+    private const MOST_TURNS = 40;
+
     public int $nodes;
 
     /** What is to be taken from the timing's cost to have the objective. */
@@ -21,34 +24,70 @@ final readonly class TimingModel
     /** @var list<array{int, int, int, ?int, int, int}> from, to, length, price, and the activities whose duration adds to it and lessens it, or −1 */
     private array $gaps;
 
-    public function __construct(public Network $network)
+    /**
+     * @param list<array{int, int, int, ?int, int, int}> $gaps beside links, windows and holds
+     * @param array<int, array{int, int}>                $room that is wished behind an activity, and what each minute of it is worth
+     */
+    private function __construct(public Network $network, array $gaps, int $constant, public array $room = [])
     {
-        $n = $network;
-        $this->nodes = $n->size + 2 * \count($n->holdIds) + 3;
-        $gaps = [...$this->links(), ...$this->windows(), ...$this->holds()];
-        $objective = $n->problem->objective;
-        $first = $this->nodes - 2;
-        $last = $this->nodes - 1;
+        $this->nodes = self::nodesOf($network);
+        $this->gaps = [...$this->links(), ...$this->windows(), ...$this->holds(), ...$gaps];
+        $this->constant = $constant;
+        $this->mustKeep = 
+            1
+            + self::MOST_TURNS * array_sum(array_column($room, 1))
+            + array_sum(array_map(static fn (array $gap): int => $gap[3] ?? 0, $gaps));
+    }
+
+    /** With the objective of the problem. */
+    public static function of(Network $network): self
+    {
+        $objective = $network->problem->objective;
+        $first = self::nodesOf($network) - 2;
+        $gaps = [];
         if ($objective->makespan) {
             // In the mirror the last end is the first start.
-            for ($i = 0; $i < $n->size; ++$i) {
-                $gaps[] = [$first, $this->start($i), 0, null, -1, -1];
+            foreach ($network->ids as $i => $_) {
+                $gaps[] = [$first, 1 + $i, 0, null, -1, -1];
             }
-            $gaps[] = [0, $first, $n->problem->horizonEnd, 1, -1, -1];
-        } else {
-            array_push($gaps, ...$this->dues());
-            if ($objective->span > 0) {
-                foreach ($objective->spanOf ?? $n->ids as $id) {
-                    $i = $n->indexOf[$id];
-                    $gaps[] = [$first, $this->start($i), 0, null, -1, -1];
-                    $gaps[] = [$this->start($i), $last, 0, null, $i, -1];
-                }
-                $gaps[] = [$last, $first, 0, $objective->span, -1, -1];
+            $gaps[] = [0, $first, $network->problem->horizonEnd, 1, -1, -1];
+
+            return new self($network, $gaps, $network->problem->horizonEnd);
+        }
+
+        return new self($network, [...self::dues($network), ...self::span($network)], 0);
+    }
+
+    /**
+     * With room behind activities, where the objective counts only where that leaves it open.
+     *
+     * @param array<int, array{int, int}> $room   by activity: minutes that are wished behind it, and what each of them is worth
+     * @param array<int, int>             $latest by activity with a due time: when it must be over
+     * @param int                         $first  nothing begins before
+     */
+    public static function withRoom(Network $network, array $room, array $latest, int $first): self
+    {
+        $gaps = [...self::dues($network), ...self::span($network)];
+        foreach ($network->ids as $i => $_) {
+            $gaps[] = [0, 1 + $i, $first, null, -1, -1];
+        }
+        foreach ($latest as $i => $end) {
+            $gaps[] = [1 + $i, 0, -$end, null, $i, -1];
+        }
+        $bare = new self($network, $gaps, 0);
+        $last = $bare->nodes - 1;
+        foreach ($bare->gaps as [$from, $to, $length, , $plus, $minus]) {
+            if (isset($room[$plus]) && $to !== $last && $from === 1 + $plus) {
+                $gaps[] = [$from, $to, $length + $room[$plus][0], $room[$plus][1], $plus, $minus];
             }
         }
-        $this->constant = $objective->makespan ? $n->problem->horizonEnd : 0;
-        $this->gaps = $gaps;
-        $this->mustKeep = 1 + array_sum(array_map(static fn (array $gap): int => $gap[3] ?? 0, $gaps));
+
+        return new self($network, $gaps, 0, $room);
+    }
+
+    private static function nodesOf(Network $network): int
+    {
+        return $network->size + 2 * \count($network->holdIds) + 3;
     }
 
     public function start(int $activity): int
@@ -173,17 +212,35 @@ final readonly class TimingModel
     }
 
     /** @return list<array{int, int, int, ?int, int, int}> */
-    private function dues(): array
+    private static function dues(Network $network): array
     {
         $gaps = [];
-        foreach (array_values($this->network->problem->activities) as $i => $activity) {
+        foreach (array_values($network->problem->activities) as $i => $activity) {
             $due = $activity->due;
             if (null !== $due && $due->early > 0) {
-                $gaps[] = [0, $this->start($i), $due->at, $due->early, -1, $i];
+                $gaps[] = [0, 1 + $i, $due->at, $due->early, -1, $i];
             }
             if (null !== $due && $due->late > 0) {
-                $gaps[] = [$this->start($i), 0, -$due->at, $due->late, $i, -1];
+                $gaps[] = [1 + $i, 0, -$due->at, $due->late, $i, -1];
             }
+        }
+
+        return $gaps;
+    }
+
+    /** @return list<array{int, int, int, ?int, int, int}> */
+    private static function span(Network $network): array
+    {
+        $objective = $network->problem->objective;
+        if (0 === $objective->span) {
+            return [];
+        }
+        $last = self::nodesOf($network) - 1;
+        $gaps = [[$last, $last - 1, 0, $objective->span, -1, -1]];
+        foreach ($objective->spanOf ?? $network->ids as $id) {
+            $i = $network->indexOf[$id];
+            $gaps[] = [$last - 1, 1 + $i, 0, null, -1, -1];
+            $gaps[] = [1 + $i, $last, 0, null, $i, -1];
         }
 
         return $gaps;

@@ -82,7 +82,7 @@ final class ResequencingTest extends TestCase
         $windows = new Propagation($network);
         $timeline = new Timeline($network);
         $random = new Randomizer(new Mt19937($seed));
-        $uses = new Uses($network, new TimingModel($network));
+        $uses = new Uses($network, TimingModel::of($network));
         if ($problem->objective->makespan || [] !== $windows->conflicts || !(new Completion($uses, $windows, $random))->find($timeline, 400_000)) {
             $this->expectNotToPerformAssertions();
 
@@ -112,7 +112,7 @@ final class ResequencingTest extends TestCase
     private function improved(Problem $problem, array $starts, array $chosen): array
     {
         $network = new Network($problem);
-        $sequences = Sequences::from(new Uses($network, new TimingModel($network)), $starts, $chosen);
+        $sequences = Sequences::from(new Uses($network, TimingModel::of($network)), $starts, $chosen);
         self::assertTrue($sequences->settle());
         $best = (new Resequencing(new Randomizer(new Mt19937(1))))->improve($sequences, self::WORK, 0);
         $timeline = new Timeline($network);
