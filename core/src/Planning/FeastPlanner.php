@@ -37,20 +37,11 @@ final readonly class FeastPlanner
     /** The same before other ways of making it are looked for. */
     private const PATIENCE_FIRST = 6;
 
-    /** Room is looked for at once in a plan of so many activities; in larger ones when somebody asks for a better plan. */
-    private const ROOM_AT_ONCE = 100;
-
     /** By so much a former plan has to be surer before it is kept. */
     private const SURER = 0.03;
 
-    /** In plans above this size only room for everything alike is looked for at once, which takes so many questions. */
-    private const SMALL = 60;
-    private const ROOM_FOR_ALL = 3;
-
-    /** For one answer to whether steps can begin sooner, and how many are asked: at once, and when somebody waits for a better plan. */
-    private const ROOM_MS = [10, 60];
-    private const ROOM_QUESTIONS = [8, 20];
-    private const ROOM_ONE_BY_ONE = [4, 8];
+    /** For changing who does what when for more room: at once, and when somebody waits for a better plan. */
+    private const ROOM_MS = [120, 1500];
 
     private Solve $solve;
 
@@ -192,12 +183,7 @@ final readonly class FeastPlanner
     private function surer(Task $task, Attempt $attempt, int $seed, bool $patiently = false): Attempt
     {
         $plan = $attempt->plan;
-        if (
-            !$attempt->isFeasible()
-            || !$plan->isOnTime()
-            || [] === $plan->steps
-            || (!$patiently && \count($plan->problem->activities) > self::ROOM_AT_ONCE)
-        ) {
+        if (!$attempt->isFeasible() || !$plan->isOnTime() || [] === $plan->steps) {
             return $attempt;
         }
         $solution = (new Buffering(
@@ -205,12 +191,6 @@ final readonly class FeastPlanner
             static fn (RiskReport $r): float => MomentChances::of($attempt->feast, $plan, $r)->shortfall(),
             $plan->margins,
             Budget::milliseconds(self::ROOM_MS[$patiently ? 1 : 0]),
-            match (true) {
-                $patiently => self::ROOM_QUESTIONS[1],
-                \count($plan->problem->activities) > self::SMALL => self::ROOM_FOR_ALL,
-                default => self::ROOM_QUESTIONS[0],
-            },
-            self::ROOM_ONE_BY_ONE[$patiently ? 1 : 0],
         ))->surer($plan->solution, $seed);
         if ($solution === $plan->solution) {
             return $attempt;

@@ -5,247 +5,130 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * Puts room where it helps: runs a schedule many times, finds the steps on which late runs had waited, plans again as if those took
- * longer, and lets them begin so much sooner. Where a longest gap forbids that, the step stays where it was. Buffers where they protect,
- * after the starting time criticality of Van de Vonder, Demeulemeester and Herroelen (2008). What is planned at the end keeps every
- * link and need of the problem as it is.
+ * Puts room where it helps: runs a schedule many times, finds the steps on which late runs had waited, and moves what is before them, as
+ * little as is enough; where the turns leave too little room, they are changed for more. Buffers where they protect, after the starting
+ * time criticality of Van de Vonder, Demeulemeester and Herroelen (2008). Every link and need of the problem is kept, and nothing with a
+ * due time ends later than it did or must.
  */
 final readonly class Buffering
 {
+    /** Tries of a schedule, and of one that seems sure enough, in other futures. */
     private const RUNS = 150;
+    private const RUNS_TO_BE_SURE = 600;
 
-    private const ROUNDS = 6;
+    /** Of what each step may take longer than likely, so much is tried as room behind it; with turns that change, so much. */
+    private const SHARES = [0.25, 0.5, 0.75, 1.0];
+    private const SHARE_WITH_TURNS = 0.75;
 
-    /** Of what a step may take longer than likely, so much is added in a round. */
-    private const STEP = 0.5;
+    /** What a minute of room is worth in the measure of the due times, and how much more behind a step that is blamed in all runs. */
+    private const WORTH = 20;
+    private const WORTH_OF_BLAME = 100;
 
-    /** Before anything is blamed: room for everything at once, by so much of what each step may take longer. */
-    private const FOR_ALL = [0.75, 0.5, 0.25];
+    /** Rounds in which turns are changed, and the work of one for each activity; with less, nothing comes of it. */
+    private const ROUNDS = 8;
+    private const WORK_OF_A_ROUND = 3_000;
 
     /** Nobody is called more than so many units earlier for it. */
     private const SOONER = 60;
 
-    /** Blamed in fewer of the runs, a step is left as it is; at the most so many are moved in a round. */
-    private const LEAST_BLAME = 0.01;
-    private const MOST_AT_ONCE = 8;
-
     /**
      * @param \Closure(RiskReport): float $shortfall by how much a report falls short of what is wished; 0: it does not
      * @param array<string, int>          $grace     as for Risk
-     * @param Budget                      $budget    for each question: is there such a schedule, not later than before?
-     * @param int                         $questions that may be asked
-     * @param int                         $oneByOne  of a round that does not go at once, so many steps are asked by themselves
+     * @param Budget                      $budget    for changing turns
      */
-    public function __construct(
-        private Problem $problem,
-        private \Closure $shortfall,
-        private array $grace,
-        private Budget $budget,
-        private int $questions,
-        private int $oneByOne,
-    ) {
+    public function __construct(private Problem $problem, private \Closure $shortfall, private array $grace, private Budget $budget)
+    {
     }
 
     /** The surest schedule that was found, in time as the given one; that one where none was surer. */
     public function surer(Solution $solution, int $seed = 1): Solution
     {
-        $best = $solution;
-        $report = Risk::of($this->problem, $best, self::RUNS, $seed, $this->grace);
+        $report = Risk::of($this->problem, $solution, self::RUNS, $seed, $this->grace);
         $short = ($this->shortfall)($report);
         if ($short <= 0.0) {
-            return $best;
+            return $solution;
         }
-        $barred = [];
-        [$roomy, $room, $left] = $this->forAll($best, $seed);
-        $all = [] === $room ? $report : Risk::of($this->problem, $roomy, self::RUNS, $seed, $this->grace);
-        $lacks = ($this->shortfall)($all);
-        if ($lacks < $short) {
-            [$best, $report, $short] = [$roomy, $all, $lacks];
-        } else {
-            $room = [];
-        }
-        for ($round = 0; $round < self::ROUNDS && $short > 0.0 && $left > 0; ++$round) {
-            $wider = $this->wider($report, $room, $barred);
-            if ($wider === $room) {
-                break;
+        $turned = false;
+        [$best, $least] = $this->moved($solution, $short, $seed);
+        $worth = [];
+        $rounds = min(self::ROUNDS, intdiv($this->budget->work, self::WORK_OF_A_ROUND * max(1, \count($this->problem->activities))));
+        for ($round = 1; $round <= $rounds && $least > 0.0; ++$round) {
+            $report = Risk::of($this->problem, $best, self::RUNS, $seed, $this->grace);
+            foreach ($report->blame as $id => $share) {
+                $worth[$id] = ($worth[$id] ?? 0) + (int) (self::WORTH_OF_BLAME * $share);
             }
-            --$left;
-            $found = $this->with($wider, $best, $seed);
-            $room = null === $found ? $room : $wider;
-            // Not all at once: then one after the other, the most blamed first.
-            foreach (\array_slice(array_diff_assoc($wider, $room), 0, $this->oneByOne, true) as $id => $more) {
-                $one = --$left < 0 ? null : $this->with([...$room, $id => $more], $found ?? $best, $seed);
-                if (null === $one) {
-                    $barred[$id] = true;
-                } else {
-                    $room[$id] = $more;
-                    $found = $one;
-                }
-            }
-            if (null === $found) {
-                continue;
-            }
-            $report = Risk::of($this->problem, $found, self::RUNS, $seed, $this->grace);
-            $lacks = ($this->shortfall)($report);
-            if ($lacks < $short) {
-                [$best, $short] = [$found, $lacks];
+            $found = $this->with($best, self::SHARE_WITH_TURNS, $worth, intdiv($this->budget->work, $rounds), $seed + $round);
+            $lacks = null === $found ? $least : $this->lacks($found, $seed);
+            if (null !== $found && $lacks < $least) {
+                [$best, $least] = [$found, $lacks];
+                $turned = true;
             }
         }
-
-        return $best;
-    }
-
-    /** @return array{Solution, array<string, int>, int} the widest room for all that was found, and the questions that are left */
-    private function forAll(Solution $solution, int $seed): array
-    {
-        $left = $this->questions;
-        foreach (self::FOR_ALL as $share) {
-            $room = [];
-            foreach ($this->problem->activities as $id => $activity) {
-                $more = (int) ceil($share * ($activity->duration->max - $activity->duration->likely));
-                $room[$id] = min($more, $this->mayStand($id), $this->mayLast($id));
-            }
-            $room = array_filter($room, static fn (int $more): bool => $more > 0);
-            $found = [] === $room || --$left < 0 ? null : $this->with($room, $solution, $seed);
-            if (null !== $found) {
-                return [$found, $room, $left];
-            }
+        if ($turned && $least <= 0.0) {
+            [$nearer, $lacks] = $this->moved($best, 1.0, $seed);
+            $best = $lacks <= 0.0 ? $nearer : $best;
         }
 
-        return [$solution, [], $left];
-    }
-
-    private static function begins(Solution $solution): int
-    {
-        return min([\PHP_INT_MAX, ...array_values(array_map(static fn (Placement $p): int => $p->start, $solution->activities))]);
-    }
-
-    /** So much longer an activity may last before what it must be over by has passed. */
-    private function mayLast(string $id): int
-    {
-        $most = \PHP_INT_MAX;
-        foreach ($this->problem->links as $link) {
-            if ($link->to === $id && null !== $link->max && LinkType::EndToEnd === $link->type) {
-                $most = min($most, max(0, $link->max - $link->min - $this->problem->activities[$id]->duration->likely));
-            }
-        }
-
-        return $most;
+        return $least < $short ? $best : $solution;
     }
 
     /**
-     * @param array<string, int>  $room   units by which activities are begun sooner
-     * @param array<string, true> $barred those that may not move
+     * With as little room as is enough, its turns kept; with the most helpful where none is.
      *
-     * @return array<string, int>
+     * @return array{Solution, float} and by how much it falls short
      */
-    private function wider(RiskReport $report, array $room, array $barred): array
+    private function moved(Solution $solution, float $short, int $seed): array
     {
-        $moved = 0;
-        foreach ($report->blame as $id => $share) {
-            $range = $this->problem->activities[$id]->duration;
-            $more = (int) ceil(self::STEP * ($range->max - $range->likely));
-            $most = min($range->max - $range->likely, $this->mayStand($id), $this->mayLast($id));
-            if ($share < self::LEAST_BLAME || isset($barred[$id]) || $more < 1 || ($room[$id] ?? 0) >= $most) {
-                continue;
+        $best = $solution;
+        $least = $short;
+        foreach ($least > 0.0 ? self::SHARES : [] as $share) {
+            $found = $this->with($solution, $share, [], 0, $seed);
+            if (null === $found) {
+                break;
             }
-            $room[$id] = min($most, ($room[$id] ?? 0) + $more);
-            if (++$moved >= self::MOST_AT_ONCE) {
+            $lacks = $this->lacks($found, $seed);
+            if ($lacks < $least) {
+                [$best, $least] = [$found, $lacks];
+            }
+            if ($least <= 0.0) {
                 break;
             }
         }
 
-        return $room;
+        return [$best, $least];
     }
 
-    /** So long may what an activity gives stand before something takes it up. */
-    private function mayStand(string $id): int
+    private function lacks(Solution $solution, int $seed): float
     {
-        $most = \PHP_INT_MAX;
-        foreach ($this->problem->links as $link) {
-            if ($link->from === $id && null !== $link->max && LinkType::EndToStart === $link->type) {
-                $most = min($most, $link->max);
+        $lacks = ($this->shortfall)(Risk::of($this->problem, $solution, self::RUNS, $seed, $this->grace));
+
+        return $lacks > 0.0
+            ? $lacks
+            : ($this->shortfall)(Risk::of($this->problem, $solution, self::RUNS_TO_BE_SURE, $seed + 1, $this->grace));
+    }
+
+    /**
+     * @param array<string, int> $worth what a minute behind an activity is worth beside the usual
+     * @param int                $work  for changing turns; 0: they stay
+     */
+    private function with(Solution $solution, float $share, array $worth, int $work, int $seed): ?Solution
+    {
+        $room = [];
+        foreach ($this->problem->activities as $id => $activity) {
+            $more = (int) ceil($share * ($activity->duration->max - $activity->duration->likely));
+            if ($more > 0) {
+                $room[$id] = [$more, self::WORTH + ($worth[$id] ?? 0)];
             }
         }
-
-        return $most;
-    }
-
-    /** @param array<string, int> $room */
-    private function with(array $room, Solution $near, int $seed): ?Solution
-    {
-        $activities = $this->problem->activities;
-        foreach ($room as $id => $more) {
-            $a = $activities[$id];
-            $activities[$id] = new Activity(
-                $id,
-                new DurationRange($a->duration->min + $more, $a->duration->likely + $more, $a->duration->max + $more),
-                array_map(
-                    static fn (Need $n): Need => new Need(
-                        $n->from,
-                        $n->count,
-                        $n->units,
-                        array_map(static fn (int $units): int => $units + $more, $n->durations),
-                        $n->sameAs,
-                    ),
-                    $a->needs,
-                ),
-                $a->earliestStart,
-                $a->latestEnd,
-                $a->due,
-            );
-        }
-        $p = $this->problem;
-        $longer = new Problem(
-            $p->horizonStart,
-            $p->horizonEnd,
-            $p->unitSeconds,
-            $p->resources,
-            $activities,
-            $p->links,
-            $p->holds,
-            $p->objective,
-        );
-        $solution = (new Solver())->solve($longer, $this->budget, $seed, $near, false);
-        if (
-            SolutionStatus::Feasible !== $solution->status
-            || $this->isLater($solution, $near)
-            || self::begins($solution) < self::begins($near) - self::SOONER
-        ) {
+        $found = (new RoomTiming($this->problem, $solution, self::SOONER))->with($room, $work, $seed);
+        if (null === $found) {
             return null;
         }
-        $placements = $solution->activities;
-        foreach ($room as $id => $more) {
-            $placements[$id] = new Placement($placements[$id]->start, $placements[$id]->end - $more, $placements[$id]->uses);
-        }
-        $short = new Solution(
-            SolutionStatus::Feasible,
-            $this->cost($placements),
-            null === $near->bound ? null : min($near->bound, $this->cost($placements)),
-            $placements,
-            $solution->holds,
-            $solution->seed,
-            [],
-            $solution->iterations,
-        );
+        $cost = $this->cost($found->activities);
+        $bound = null === $solution->bound ? null : min($solution->bound, $cost);
+        $found = new Solution($found->status, $cost, $bound, $found->activities, $found->holds, $solution->seed, [], $solution->iterations);
 
-        return [] === (new Audit())->faults($this->problem, $short) ? $short : null;
-    }
-
-    /** Whether something with a due time misses it, and by more than it did. */
-    private function isLater(Solution $solution, Solution $before): bool
-    {
-        foreach ($this->problem->activities as $id => $activity) {
-            if (
-                null !== $activity->due
-                && $activity->due->late > 0
-                && $solution->activities[$id]->end > max($activity->due->at, $before->activities[$id]->end)
-            ) {
-                return true;
-            }
-        }
-
-        return false;
+        return [] === (new Audit())->faults($this->problem, $found) ? $found : null;
     }
 
     /** @param array<string, Placement> $placements */

@@ -174,7 +174,7 @@ final class Sequences
     /**
      * A choice takes another resource; whatever relies on it takes its turns there, as its time is now.
      *
-     * @return bool false when something asks for more than there is; nothing is to be made of what is left
+     * @return bool false when something asks for more than there is then; all stays as it was
      */
     public function choose(int $choice, int $r, int $other): bool
     {
@@ -189,32 +189,36 @@ final class Sequences
                 $touched[$i] = $i;
             }
         }
+        $chosen = $this->chosen;
+        $chosen[$choice] = array_map(static fn (int $taken): int => $taken === $r ? $other : $taken, $chosen[$choice]);
+        $duration = $this->duration;
+        foreach ($touched as $use) {
+            if ($use < $n->size) {
+                $duration[$use] = $this->uses->duration($use, $chosen);
+            }
+        }
+        $units = array_map(fn (int $use): array => $this->uses->places($use, $chosen, $duration), $touched);
+        foreach ($units as $wanted) {
+            foreach ($wanted as $place => $each) {
+                if ($each > $this->uses->room($place, $chosen, $duration)) {
+                    return false;
+                }
+            }
+        }
         $places = [];
         foreach ($touched as $use) {
-            foreach ($this->units[$use] ?? [] as $place => $_) {
+            foreach ($this->units[$use] as $place => $_) {
                 $places[$place] = $place;
                 $this->order[$place] = array_values(array_filter($this->order[$place], static fn (int $each): bool => $each !== $use));
             }
         }
-        foreach ($this->chosen[$choice] as $k => $taken) {
-            if ($taken === $r) {
-                $this->chosen[$choice][$k] = $other;
-            }
+        $this->chosen = $chosen;
+        foreach (array_diff_assoc($duration, $this->duration) as $i => $length) {
+            $this->last($i, $length);
         }
-        foreach ($touched as $use) {
-            if ($use < $n->size) {
-                $this->last($use, $this->uses->duration($use, $this->chosen));
-            }
-        }
-        foreach ($touched as $use) {
-            $units = $this->uses->places($use, $this->chosen, $this->duration);
-            foreach ($units as $place => $wanted) {
-                $places[$place] = $place;
-                if ($wanted > $this->uses->room($place, $this->chosen, $this->duration)) {
-                    return false;
-                }
-            }
-            $this->enter($use, $units);
+        foreach ($units as $use => $wanted) {
+            $this->enter($use, $wanted);
+            $places += array_combine(array_keys($wanted), array_keys($wanted));
         }
         foreach ($places as $place) {
             $this->chain($place);
@@ -241,9 +245,6 @@ final class Sequences
 
     private function last(int $i, int $duration): void
     {
-        if ($duration === $this->duration[$i]) {
-            return;
-        }
         $this->duration[$i] = $duration;
         foreach ($this->byDuration[$i] ?? [] as [$gap, $length, $plus, $minus]) {
             $this->timing->change($gap, $length + ($this->duration[$plus] ?? 0) - ($this->duration[$minus] ?? 0));

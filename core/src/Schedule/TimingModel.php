@@ -33,7 +33,7 @@ final readonly class TimingModel
         $this->nodes = self::nodesOf($network);
         $this->gaps = [...$this->links(), ...$this->windows(), ...$this->holds(), ...$gaps];
         $this->constant = $constant;
-        $this->mustKeep = 
+        $this->mustKeep =
             1
             + self::MOST_TURNS * array_sum(array_column($room, 1))
             + array_sum(array_map(static fn (array $gap): int => $gap[3] ?? 0, $gaps));
