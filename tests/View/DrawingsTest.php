@@ -148,7 +148,7 @@ final class DrawingsTest extends KernelTestCase
         self::assertTrue($board['begun']);
         self::assertTrue($board['people'][0]['now'][0]['due']);
         self::assertFalse($board['people'][0]['now'][0]['overdue']);
-        $clock->modify($first->end->modify('+1 minute')->format(\DATE_ATOM));
+        $clock->modify($first->end->modify('+20 minutes')->format(\DATE_ATOM));
         $now = self::getContainer()->get(CookBoard::class)->of($this->open, $this->plan)['people'][0]['now'];
         self::assertTrue($now[0]['overdue']);
         // What should have begun meanwhile stands beside it.

@@ -86,7 +86,7 @@ final readonly class FeastPlanner
     public function try(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null): Plan
     {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
-        $best = $this->best($task, null, 1, null, self::PATIENCE_TRYING);
+        $best = $this->surer($task, $this->best($task, null, 1, null, self::PATIENCE_TRYING), 1);
 
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }

@@ -25,7 +25,10 @@ final class Evolving
     /** Where in its options an activity begins: the half as they stand, the others so far on. */
     private const MOST_ROTATED = 5;
 
-    /** @var list<array{int, array<int, float>, array<int, int>, string}> cost, keys by group, rotation by activity, all starts; the cheapest first */
+    /**
+     * @var list<array{int, array<int, float>, array<int, int>, string}> cost, keys by group, rotation by activity, all starts; the
+     *     cheapest first
+     */
     private array $population = [];
 
     /** @var list<array{int, int, int, array<int, list<int>>}> the cheapest schedule, as lifted */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * The best times under gaps that must be kept and gaps that cost when they are missed: min Σ price · max(0, gap + time(from) − time(to)),
- * the dual of a least-cost circulation (Ahuja, Magnanti and Orlin 1993, ch. 9 and 14). It is solved by successive shortest paths, which
- * start from the former answer, so that a gap that comes, goes or changes costs little.
+ * The best times under gaps that must be kept and gaps that cost when they are missed: min Σ price · max(0, gap + time(from) −
+ * time(to)), the dual of a least-cost circulation (Ahuja, Magnanti and Orlin 1993, ch. 9 and 14). It is solved by successive shortest
+ * paths, which start from the former answer, so that a gap that comes, goes or changes costs little.
  *
  * Time 0 is the origin. A gap that must be kept has the price of no sum of missed ones; where gaps that must be kept contradict each
  * other, those on the contradicting circle carry that price.

@@ -158,7 +158,7 @@ final class Resequencing
     /** @param array{int, int, int, int} $turn */
     private function contradicts(array $turn): bool
     {
-        return $turn[3] >= $this->best->mustKeep() && ($turn[0] !== $this->kept[0] || $turn[1] !== $this->kept[1] || $turn[2] !== $this->kept[2]);
+        return $turn[3] >= $this->best->uses->model->mustKeep && \array_slice($turn, 0, 3) !== $this->kept;
     }
 
     /** @param array{int, int, int, int} $turn */
@@ -166,7 +166,7 @@ final class Resequencing
     {
         [$place, $a, $b] = $turn;
         if ($this->random->getInt(1, 100) <= self::ELSEWHERE) {
-            $r = $sequences->resource($place);
+            $r = $sequences->uses->resource($place);
             $moves = [...$sequences->others($a, $r), ...$sequences->others($b, $r)];
             if ([] !== $moves) {
                 [$choice, $other] = $moves[$this->random->getInt(0, \count($moves) - 1)];

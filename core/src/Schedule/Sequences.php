@@ -39,7 +39,7 @@ final class Sequences
      * @param array<int, int>       $starts by activity; each place takes its uses in the order of their times
      * @param array<int, list<int>> $chosen resources by choice
      */
-    private function __construct(private readonly Uses $uses, array $starts, array $chosen)
+    private function __construct(public readonly Uses $uses, array $starts, array $chosen)
     {
         $n = $uses->network;
         $this->chosen = $chosen;
@@ -114,7 +114,8 @@ final class Sequences
         foreach ($this->turns as $place => $turns) {
             foreach ($turns as $a => $next) {
                 foreach ($next as $b => $gap) {
-                    $saved = $this->timing->savedBy($gap) + (isset($this->roomy[$place][$a][$b]) ? $this->timing->savedBy($this->roomy[$place][$a][$b]) : 0);
+                    $roomy = $this->roomy[$place][$a][$b] ?? null;
+                    $saved = $this->timing->savedBy($gap) + (null === $roomy ? 0 : $this->timing->savedBy($roomy));
                     if ($saved > 0) {
                         $dear[] = [$place, $a, $b, $saved];
                     }
@@ -123,16 +124,6 @@ final class Sequences
         }
 
         return $dear;
-    }
-
-    public function mustKeep(): int
-    {
-        return $this->uses->model->mustKeep;
-    }
-
-    public function resource(int $place): int
-    {
-        return $this->uses->resource($place);
     }
 
     /** Whether two uses of a place may change their turns, as far as links tell. */
@@ -292,7 +283,8 @@ final class Sequences
         $wanted = [];
         if ($room > 1) {
             $units = array_map(fn (int $use): int => $this->units[$use][$place], $order);
-            $wanted = (new Chains($room))->through($order, $units, array_map($this->startOf(...), $order), array_map($this->endOf(...), $order));
+            [$starts, $ends] = [array_map($this->startOf(...), $order), array_map($this->endOf(...), $order)];
+            $wanted = (new Chains($room))->through($order, $units, $starts, $ends);
         } else {
             for ($k = 1; $k < \count($order); ++$k) {
                 $wanted[$order[$k - 1]][$order[$k]] = true;

@@ -73,7 +73,8 @@ final class Solver
         }
         if (!$found) {
             $completion = new Completion(new Uses($network, TimingModel::of($network)), $windows, $random);
-            $found = $completion->find($timeline, $timeline->work + intdiv($work, 2)) || $ejection->complete($timeline->work + intdiv($work, 2));
+            $half = intdiv($work, 2);
+            $found = $completion->find($timeline, $timeline->work + $half) || $ejection->complete($timeline->work + $half);
         }
         if (!$found && (new EveryOrder($forward))->isImpossible($propagation->earliest, $propagation->latest, $propagation->arcs)) {
             return Solution::none(

@@ -21,7 +21,10 @@ final readonly class TimingModel
     /** More than a schedule that keeps all it must can pay for a minute. */
     public int $mustKeep;
 
-    /** @var list<array{int, int, int, ?int, int, int}> from, to, length, price, and the activities whose duration adds to it and lessens it, or −1 */
+    /**
+     * @var list<array{int, int, int, ?int, int, int}> from, to, length, price, and the activities whose duration adds to it and lessens
+     *     it, or −1
+     */
     private array $gaps;
 
     /**

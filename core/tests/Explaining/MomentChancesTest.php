@@ -33,7 +33,7 @@ final class MomentChancesTest extends TestCase
     public function testRoomIsPutWhereItHelpsAndThePlanStillHolds(Feast $feast, Kitchen $kitchen): void
     {
         $planner = new FeastPlanner(Shipped::larder());
-        $plain = $planner->try($feast, $kitchen);
+        $plain = $planner->glance($feast, $kitchen);
         $plan = $planner->plan($feast, $kitchen);
         // In a large plan room is looked for when somebody asks for a better one.
         $plan = $planner->improve($feast, $kitchen, $plan, null, Budget::milliseconds(10), 1) ?? $plan;

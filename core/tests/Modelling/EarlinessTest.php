@@ -42,14 +42,14 @@ final class EarlinessTest extends TestCase
     public function testWhatTheTriesLackIsWishedAndHelps(): void
     {
         $planner = new FeastPlanner(Shipped::larder());
-        $late = $planner->try($this->temple(0), Shipped::temple());
+        $late = $planner->glance($this->temple(0), Shipped::temple());
         $risk = Risk::of($late->problem, $late->solution, 300, grace: $late->margins);
         $wanted = RoomBefore::wanted($late, $risk);
 
         self::assertLessThan(0.3, $risk->chances['pudding/0/dish-up']);
         self::assertGreaterThanOrEqual($risk->earlier['pudding/0/dish-up'], $wanted['pudding']);
         self::assertSame(0, $wanted['pudding'] % 5);
-        $early = $planner->try($this->temple(90), Shipped::temple());
+        $early = $planner->glance($this->temple(90), Shipped::temple());
         self::assertGreaterThan(
             0.9,
             Risk::of($early->problem, $early->solution, 300, grace: $early->margins)->chances['pudding/0/dish-up'],

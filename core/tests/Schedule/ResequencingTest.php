@@ -30,13 +30,15 @@ final class ResequencingTest extends TestCase
     private const WORK = 120_000;
 
     /** Two on one fire, the wrong one first: 20 minutes due at 60 for 5 a minute, 30 due at 30. */
-    private const TURNED = '{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,200],"resources":[{"id":"fire"}],"activities":[
+    private const TURNED = '{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,200],"resources":[{"id":"fire"}],
+        "activities":[
         {"id":"a","duration":20,"needs":[{"from":["fire"]}],"due":{"at":60,"early":0,"late":5}},
         {"id":"b","duration":30,"needs":[{"from":["fire"]}],"due":{"at":30,"early":1,"late":5}}],
         "objective":{"kind":"just-in-time"}}';
 
     /** Both at their moment only when one of them goes to the other fire, which is slower. */
-    private const ELSEWHERE = '{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,200],"resources":[{"id":"one"},{"id":"two"}],
+    private const ELSEWHERE = '{"format":"feast-ladle/schedule-problem","version":1,"horizon":[0,200],
+        "resources":[{"id":"one"},{"id":"two"}],
         "activities":[
         {"id":"a","duration":20,"needs":[{"from":["one","two"],"duration":{"two":25}}],"due":{"at":60,"early":1,"late":5}},
         {"id":"b","duration":30,"needs":[{"from":["one","two"],"duration":{"two":35}}],"due":{"at":60,"early":1,"late":5}}],
@@ -83,7 +85,8 @@ final class ResequencingTest extends TestCase
         $timeline = new Timeline($network);
         $random = new Randomizer(new Mt19937($seed));
         $uses = new Uses($network, TimingModel::of($network));
-        if ($problem->objective->makespan || [] !== $windows->conflicts || !(new Completion($uses, $windows, $random))->find($timeline, 400_000)) {
+        $isAsked = !$problem->objective->makespan && [] === $windows->conflicts;
+        if (!$isAsked || !(new Completion($uses, $windows, $random))->find($timeline, 400_000)) {
             $this->expectNotToPerformAssertions();
 
             return;
