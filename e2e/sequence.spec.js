@@ -121,8 +121,8 @@ test('a step is dragged, another moved with the arrow keys, and the rest is plan
 });
 
 test('a better plan is looked for and can be stopped, and everything is tried with what it brings', async ({ page }) => {
-    await open(page, '/feasts/2/run-sheet');
-    // One of its moments is less sure than is wished, and becomes surer by looking on.
+    await open(page, '/feasts/3/run-sheet');
+    // Its moments are less sure than is wished, and become surer by looking on.
     await expect(page.locator('[data-short]')).toBeVisible();
     await page.getByRole('button', { name: 'Look for a better plan' }).press('Enter');
     await expect(page.locator('[data-station=run_sheet]')).toContainText(/(sure|likely): \d+ of 100/, { timeout: 60_000 });
