@@ -40,8 +40,10 @@ final readonly class FeastPlanner
     /** By so much a former plan has to be surer before it is kept. */
     private const SURER = 0.03;
 
-    /** For changing who does what when for more room: at once, and when somebody waits for a better plan. */
-    private const ROOM_MS = [120, 1500];
+    /** For changing who does what when for more room: in a trial, in a plan for each activity, and when somebody waits for a better one. */
+    private const ROOM_MS_TRYING = 120;
+    private const ROOM_MS_EACH = 4;
+    private const ROOM_MS_PATIENTLY = 1500;
 
     private Solve $solve;
 
@@ -69,7 +71,8 @@ final readonly class FeastPlanner
         ?Solution $near = null,
     ): Plan {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
-        $best = $this->surer($task, $this->best($task, $budget, $seed, $near), $seed);
+        $best = $this->best($task, $budget, $seed, $near);
+        $best = $this->surer($task, $best, $seed, self::ROOM_MS_EACH * \count($best->plan->problem->activities));
         $plan = (new Lateness($this->solve))->explain(
             $best->plan,
             new Task($best->feast, $kitchen, $best->plan->quantities, $notBefore),
@@ -86,7 +89,7 @@ final readonly class FeastPlanner
     public function try(Feast $feast, Kitchen $kitchen, ?\DateTimeImmutable $notBefore = null): Plan
     {
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
-        $best = $this->surer($task, $this->best($task, null, 1, null, self::PATIENCE_TRYING), 1);
+        $best = $this->surer($task, $this->best($task, null, 1, null, self::PATIENCE_TRYING), 1, self::ROOM_MS_TRYING);
 
         return $best->feast === $feast ? $best->plan : $best->plan->toTheMinute();
     }
@@ -108,7 +111,7 @@ final readonly class FeastPlanner
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
         $task = new Task($feast, $kitchen, $plan->quantities, $notBefore, $out);
         $model = $this->solve->model($task);
-        $surer = $this->surer($task, new Attempt($feast, $model, $plan, $plan->obstacles), $seed, true)->plan;
+        $surer = $this->surer($task, new Attempt($feast, $model, $plan, $plan->obstacles), $seed, self::ROOM_MS_PATIENTLY)->plan;
         if ($surer !== $plan) {
             return $surer;
         }
@@ -180,7 +183,7 @@ final readonly class FeastPlanner
     }
 
     /** With room where it helps, until the moments are as sure as is wished; the same where that makes none of them surer. */
-    private function surer(Task $task, Attempt $attempt, int $seed, bool $patiently = false): Attempt
+    private function surer(Task $task, Attempt $attempt, int $seed, int $milliseconds): Attempt
     {
         $plan = $attempt->plan;
         if (!$attempt->isFeasible() || !$plan->isOnTime() || [] === $plan->steps) {
@@ -190,7 +193,7 @@ final readonly class FeastPlanner
             $plan->problem,
             static fn (RiskReport $r): float => MomentChances::of($attempt->feast, $plan, $r)->shortfall(),
             $plan->margins,
-            Budget::milliseconds(self::ROOM_MS[$patiently ? 1 : 0]),
+            Budget::milliseconds($milliseconds),
         ))->surer($plan->solution, $seed);
         if ($solution === $plan->solution) {
             return $attempt;
