@@ -37,7 +37,7 @@ final class StepPlacesTest extends TestCase
 
     public function testADishThatIsReadyAtItsMomentHasNoSlackAndSaysWhy(): void
     {
-        $places = StepPlaces::of($this->plan, Shipped::kitchen());
+        $places = StepPlaces::of((new FeastPlanner(Shipped::larder()))->glance(Shipped::feast(), Shipped::kitchen()), Shipped::kitchen());
         $place = $places['kesari/1/dish-up'];
         self::assertTrue($place->isTight());
         self::assertSame(15, $place->slipMinutes, 'it is planned so much before its moment');
