@@ -48,24 +48,29 @@ final readonly class Buffering
         if ($short <= 0.0) {
             return $solution;
         }
+        $starts = array_map(static fn (Placement $p): int => $p->start, $solution->activities);
+        $earliest = min($starts ?: [0]) - self::SOONER;
         $turned = false;
-        [$best, $least] = $this->moved($solution, $short, $seed);
+        [$best, $least] = $this->moved($solution, $earliest, $short, $seed);
         $worth = [];
+        $report = null;
         $rounds = min(self::ROUNDS, intdiv($this->budget->work, self::WORK_OF_A_ROUND * max(1, \count($this->problem->activities))));
         for ($round = 1; $round <= $rounds && $least > 0.0; ++$round) {
-            $report = Risk::of($this->problem, $best, self::RUNS, $seed, $this->grace);
+            $report ??= Risk::of($this->problem, $best, self::RUNS, $seed, $this->grace);
             foreach ($report->blame as $id => $share) {
                 $worth[$id] = ($worth[$id] ?? 0) + (int) (self::WORTH_OF_BLAME * $share);
             }
-            $found = $this->with($best, self::SHARE_WITH_TURNS, $worth, intdiv($this->budget->work, $rounds), $seed + $round);
+            $work = intdiv($this->budget->work, $rounds);
+            $found = $this->with($best, $earliest, self::SHARE_WITH_TURNS, $worth, $work, $seed + $round);
             $lacks = null === $found ? $least : $this->lacks($found, $seed);
             if (null !== $found && $lacks < $least) {
                 [$best, $least] = [$found, $lacks];
                 $turned = true;
+                $report = null;
             }
         }
         if ($turned && $least <= 0.0) {
-            [$nearer, $lacks] = $this->moved($best, 1.0, $seed);
+            [$nearer, $lacks] = $this->moved($best, $earliest, \PHP_FLOAT_MAX, $seed);
             $best = $lacks <= 0.0 ? $nearer : $best;
         }
 
@@ -77,12 +82,12 @@ final readonly class Buffering
      *
      * @return array{Solution, float} and by how much it falls short
      */
-    private function moved(Solution $solution, float $short, int $seed): array
+    private function moved(Solution $solution, int $earliest, float $short, int $seed): array
     {
         $best = $solution;
         $least = $short;
-        foreach ($least > 0.0 ? self::SHARES : [] as $share) {
-            $found = $this->with($solution, $share, [], 0, $seed);
+        foreach (self::SHARES as $share) {
+            $found = $this->with($solution, $earliest, $share, [], 0, $seed);
             if (null === $found) {
                 break;
             }
@@ -108,10 +113,11 @@ final readonly class Buffering
     }
 
     /**
-     * @param array<string, int> $worth what a minute behind an activity is worth beside the usual
-     * @param int                $work  for changing turns; 0: they stay
+     * @param int                $earliest nothing begins before
+     * @param array<string, int> $worth    what a minute behind an activity is worth beside the usual
+     * @param int                $work     for changing turns; 0: they stay
      */
-    private function with(Solution $solution, float $share, array $worth, int $work, int $seed): ?Solution
+    private function with(Solution $solution, int $earliest, float $share, array $worth, int $work, int $seed): ?Solution
     {
         $room = [];
         foreach ($this->problem->activities as $id => $activity) {
@@ -120,32 +126,8 @@ final readonly class Buffering
                 $room[$id] = [$more, self::WORTH + ($worth[$id] ?? 0)];
             }
         }
-        $found = (new RoomTiming($this->problem, $solution, self::SOONER))->with($room, $work, $seed);
-        if (null === $found) {
-            return null;
-        }
-        $cost = $this->cost($found->activities);
-        $bound = null === $solution->bound ? null : min($solution->bound, $cost);
-        $found = new Solution($found->status, $cost, $bound, $found->activities, $found->holds, $solution->seed, [], $solution->iterations);
+        $found = (new RoomTiming($this->problem, $solution, $earliest))->with($room, $work, $seed);
 
-        return [] === (new Audit())->faults($this->problem, $found) ? $found : null;
-    }
-
-    /** @param array<string, Placement> $placements */
-    private function cost(array $placements): int
-    {
-        $cost = 0;
-        foreach ($this->problem->activities as $id => $activity) {
-            $cost += null === $activity->due ? 0 : $activity->due->cost($placements[$id]->end);
-        }
-        $of = $this->problem->objective->spanOf ?? array_keys($this->problem->activities);
-        if ($this->problem->objective->span > 0 && [] !== $of) {
-            $cost +=
-                $this->problem->objective->span *
-                (max(array_map(static fn (string $id): int => $placements[$id]->end, $of)) -
-                    min(array_map(static fn (string $id): int => $placements[$id]->start, $of)));
-        }
-
-        return $cost;
+        return null !== $found && [] === (new Audit())->faults($this->problem, $found) ? $found : null;
     }
 }

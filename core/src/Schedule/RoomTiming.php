@@ -18,8 +18,8 @@ final readonly class RoomTiming
 
     private Timeline $timeline;
 
-    /** @param int $sooner so many units before its first start the schedule may begin */
-    public function __construct(private Problem $problem, private Solution $solution, private int $sooner)
+    /** @param int $earliest nothing may begin before */
+    public function __construct(private Problem $problem, private Solution $solution, private int $earliest)
     {
         $this->network = new Network($problem);
         $this->timeline = new Timeline($this->network);
@@ -45,7 +45,7 @@ final readonly class RoomTiming
      * @param array<string, array{int, int}> $room by activity: units that are wished behind it, and what each of them is worth
      * @param int                            $work for changing turns and choices where that gives more room; 0: they stay
      *
-     * @return Solution|null without an objective; null when its turns cannot be told
+     * @return Solution|null null when its turns cannot be told
      */
     public function with(array $room, int $work = 0, int $seed = 1): ?Solution
     {
@@ -59,8 +59,7 @@ final readonly class RoomTiming
                 $latest[$i] = max($due->at, $this->timeline->end[$i]);
             }
         }
-        $first = $this->timeline->span()[0] - $this->sooner;
-        $uses = new Uses($this->network, TimingModel::withRoom($this->network, $wished, $latest, $first));
+        $uses = new Uses($this->network, TimingModel::withRoom($this->network, $wished, $latest, $this->earliest));
         $sequences = Sequences::of($uses, $this->timeline);
         if (!$sequences->settle()) {
             return null;
@@ -70,6 +69,9 @@ final readonly class RoomTiming
         $timeline = new Timeline($this->network);
         $best->putInto($timeline);
 
-        return SolutionWriter::of($this->network, [$timeline->start, $timeline->end, $timeline->chosen], null, null, $seed);
+        $cost = (new Cost($this->network, $timeline))->now();
+        $found = [$timeline->start, $timeline->end, $timeline->chosen];
+
+        return SolutionWriter::of($this->network, $found, $cost, $this->solution->bound, $seed);
     }
 }

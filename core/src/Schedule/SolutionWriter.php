@@ -13,7 +13,7 @@ final class SolutionWriter
     public static function of(
         Network $network,
         array $found,
-        ?int $cost,
+        int $cost,
         ?int $bound,
         int $seed,
         int $iterations = 0,
