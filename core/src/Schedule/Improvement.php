@@ -33,10 +33,10 @@ final readonly class Improvement
     public function __construct(
         private Network $network,
         private Groups $groups,
-        private Neighbours $neighbours,
         private Decoder $decoder,
         private Cost $cost,
         private Randomizer $random,
+        private Reinsertion $reinsertion,
         private ?Justification $justification,
     ) {
     }
@@ -51,7 +51,7 @@ final readonly class Improvement
     public function improve(int $bound, Budget $budget, int $iterations, bool $stay): array
     {
         if ($stay) {
-            return $this->reinsertion()->improve($bound, $budget, $iterations);
+            return $this->reinsertion->improve($bound, $budget, $iterations);
         }
         [$bred, $turned, $placed, $turnedAgain] = $this->network->problem->objective->makespan ? self::SHARES_OF_SHORT : self::SHARES;
         if ($this->network->size <= self::LARGEST_BRED) {
@@ -62,7 +62,7 @@ final readonly class Improvement
         if ($this->network->size <= self::LARGEST_TURNED) {
             $uses = new Uses($this->network, TimingModel::of($this->network));
             $this->turn($uses, $budget->share($turned), $bound);
-            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion()->improve($bound, $budget->share($placed), $iterations);
+            [[$starts, $ends, $chosen], , $iterations] = $this->reinsertion->improve($bound, $budget->share($placed), $iterations);
             $this->decoder->timeline->become($starts, $ends, $chosen);
             $this->turn($uses, $budget->share($turnedAgain), $bound);
             if ($budget->patience > 1 && $this->cost->isLate()) {
@@ -70,12 +70,7 @@ final readonly class Improvement
             }
         }
 
-        return $this->reinsertion()->improve($bound, $budget, $iterations);
-    }
-
-    private function reinsertion(): Reinsertion
-    {
-        return new Reinsertion($this->network, $this->groups, $this->neighbours, $this->decoder, $this->cost, $this->random);
+        return $this->reinsertion->improve($bound, $budget, $iterations);
     }
 
     private function turn(Uses $uses, Budget $budget, int $bound): void

@@ -113,8 +113,9 @@ final class Solver
         $justification = $mirrored
             ? new Justification($network, $groups, $decoder, new Decoder($forward, $propagation, Groups::of($forward)))
             : null;
-        $improvement = new Improvement($network, $groups, $neighbours, $decoder, $cost, $random, $justification);
-        [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, null !== $near);
+        $reinsertion = new Reinsertion($network, $groups, $neighbours, $decoder, $cost, $random);
+        $improvement = new Improvement($network, $groups, $decoder, $cost, $random, $reinsertion, $justification);
+        [$best, $objective, $iterations] = $improvement->improve($bound, $budget, $iterations, $stay && null !== $near);
 
         return SolutionWriter::of($network, $best, $objective, $bound, $seed, $iterations, $mirrored);
     }
