@@ -28,7 +28,7 @@ final readonly class Completion
     {
         while ($timeline->work < $work) {
             $resequencing = new Resequencing($this->random);
-            $sequences = Sequences::from($this->uses, $this->windows->latest, $this->choices());
+            $sequences = new Sequences($this->uses, $this->windows->latest, $this->choices());
             $found = $resequencing->complete($sequences, 1 + intdiv($work - $timeline->work, self::SHARE));
             $timeline->work += 1 + $sequences->work() + $resequencing->work;
             if (null !== $found) {

@@ -156,6 +156,26 @@ final class Network
         return $choiceOf[$key];
     }
 
+    /**
+     * How long an activity lasts on what is chosen: the longest of its own durations there, else the likely one.
+     *
+     * @param array<int, list<int>|null> $chosen resources by choice
+     * @param array<int, list<int>|null> $else   where nothing is chosen there
+     */
+    public function duration(int $activity, array $chosen, array $else = []): int
+    {
+        $longest = -1;
+        foreach ($this->needs[$activity] as [$choice, , $own]) {
+            if ([] !== $own) {
+                foreach ($chosen[$choice] ?? $else[$choice] ?? [] as $r) {
+                    $longest = max($longest, $own[$r] ?? $this->likely[$activity]);
+                }
+            }
+        }
+
+        return $longest < 0 ? $this->likely[$activity] : $longest;
+    }
+
     /** @return array<int, int> choices an activity relies on, its holds' among them */
     public function choicesOf(int $activity): array
     {

@@ -14,7 +14,6 @@ use Random\Randomizer;
 final class Resequencing
 {
     private const MEMORY = 300;
-    private const MEMORY_OF_LACKS = 300;
 
     /** Moves without a better schedule, after which it goes on from the best. */
     private const PATIENCE = 300;
@@ -38,11 +37,7 @@ final class Resequencing
 
     public int $work = 0;
 
-    public int $moves = 0;
-
-    private Sequences $best;
-
-    private int $least;
+    private int $moves = 0;
 
     public function __construct(private readonly Randomizer $random)
     {
@@ -56,11 +51,11 @@ final class Resequencing
      */
     public function improve(Sequences $from, int $work, int $bound): Sequences
     {
-        $this->best = $current = $from;
-        $this->least = $cost = $from->cost();
+        $best = $current = $from;
+        $least = $cost = $from->cost();
         $accepted = array_fill(0, self::MEMORY, $cost);
         $since = 0;
-        while ($this->work < $work && $this->least > $bound) {
+        while ($this->work < $work && $least > $bound) {
             $dear = $current->dear();
             if ([] === $dear) {
                 break;
@@ -75,22 +70,22 @@ final class Resequencing
                     $current = $next;
                     $cost = $then;
                 }
-                if ($then < $this->least) {
-                    $this->least = $then;
-                    $this->best = $next;
+                if ($then < $least) {
+                    $least = $then;
+                    $best = $next;
                     $since = 0;
                 }
             }
             $accepted[$slot] = $cost;
             if ($since > self::PATIENCE) {
                 $since = 0;
-                $current = $this->best;
-                $cost = $this->least;
+                $current = $best;
+                $cost = $least;
                 $accepted = array_fill(0, self::MEMORY, $cost + intdiv($cost, self::PART_DEARER));
             }
         }
 
-        return $this->best;
+        return $best;
     }
 
     /**
@@ -100,12 +95,12 @@ final class Resequencing
      */
     public function complete(Sequences $from, int $work): ?Sequences
     {
-        $this->best = $current = $from;
+        $current = $from;
         $current->settle();
         $lacks = $current->lacks();
-        $accepted = array_fill(0, self::MEMORY_OF_LACKS, $lacks);
+        $accepted = array_fill(0, self::MEMORY, $lacks);
         while ($lacks > 0 && $this->work < $work) {
-            $against = array_values(array_filter($current->dear(), $this->contradicts(...)));
+            $against = $this->against($current);
             if ([] === $against) {
                 if ([-1, -1, -1] === $this->kept) {
                     return null;
@@ -121,7 +116,7 @@ final class Resequencing
             if ($goes) {
                 $next->settle();
                 $then = $next->lacks();
-                $slot = $this->moves % self::MEMORY_OF_LACKS;
+                $slot = $this->moves % self::MEMORY;
                 if ($then <= $lacks || $then <= $accepted[$slot]) {
                     $current = $next;
                     $lacks = $then;
@@ -143,7 +138,7 @@ final class Resequencing
         $holds = $this->change($next, $this->drawn($dear)) && $next->settle();
         for ($repair = 0; !$holds && $repair < self::REPAIRS; ++$repair) {
             $this->work += self::WORK_OF_A_REPAIR;
-            $against = array_values(array_filter($next->dear(), $this->contradicts(...)));
+            $against = $this->against($next);
             if ([] === $against) {
                 break;
             }
@@ -155,10 +150,12 @@ final class Resequencing
         return $holds ? $next : null;
     }
 
-    /** @param array{int, int, int, int} $turn */
-    private function contradicts(array $turn): bool
+    /** @return list<array{int, int, int, int}> turns that contradict each other, but the one that was made last */
+    private function against(Sequences $sequences): array
     {
-        return $turn[3] >= $this->best->uses->model->mustKeep && \array_slice($turn, 0, 3) !== $this->kept;
+        return array_values(
+            array_filter($sequences->contradictions(), fn (array $turn): bool => \array_slice($turn, 0, 3) !== $this->kept),
+        );
     }
 
     /** @param array{int, int, int, int} $turn */

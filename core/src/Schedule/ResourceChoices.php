@@ -135,18 +135,7 @@ final class ResourceChoices
     /** @param array<int, list<int>> $choices */
     public function duration(int $i, array $choices): int
     {
-        $n = $this->network;
-        $duration = -1;
-        foreach ($n->needs[$i] as [$choice, , $own]) {
-            if ([] === $own) {
-                continue;
-            }
-            foreach ($choices[$choice] ?? $this->timeline->chosen[$choice] ?? [] as $r) {
-                $duration = max($duration, $own[$r] ?? $n->likely[$i]);
-            }
-        }
-
-        return $duration < 0 ? $n->likely[$i] : $duration;
+        return $this->network->duration($i, $choices, $this->timeline->chosen);
     }
 
     /**

@@ -36,16 +36,18 @@ final class Sequences
     private array $roomy = [];
 
     /**
+     * Of times and choices that need not go together.
+     *
      * @param array<int, int>       $starts by activity; each place takes its uses in the order of their times
      * @param array<int, list<int>> $chosen resources by choice
      */
-    private function __construct(public readonly Uses $uses, array $starts, array $chosen)
+    public function __construct(public readonly Uses $uses, array $starts, array $chosen)
     {
         $n = $uses->network;
         $this->chosen = $chosen;
         $this->duration = [];
         for ($i = 0; $i < $n->size; ++$i) {
-            $this->duration[] = $uses->duration($i, $chosen);
+            $this->duration[] = $n->duration($i, $chosen);
         }
         [$this->timing, $this->byDuration] = $uses->model->timing($starts, $this->duration);
         foreach ($uses->closings as $k => [$r]) {
@@ -63,17 +65,6 @@ final class Sequences
     public static function of(Uses $uses, Timeline $timeline): self
     {
         return new self($uses, $timeline->start, array_map(static fn (?array $resources): array => $resources ?? [], $timeline->chosen));
-    }
-
-    /**
-     * Of times and choices that need not go together.
-     *
-     * @param array<int, int>       $starts
-     * @param array<int, list<int>> $chosen
-     */
-    public static function from(Uses $uses, array $starts, array $chosen): self
-    {
-        return new self($uses, $starts, $chosen);
     }
 
     public function __clone()
@@ -101,6 +92,14 @@ final class Sequences
     public function work(): int
     {
         return $this->timing->work();
+    }
+
+    /** @return list<array{int, int, int, int}> the turns, as in dear(), that contradict each other or what else must be kept */
+    public function contradictions(): array
+    {
+        $mustKeep = $this->uses->model->mustKeep;
+
+        return array_values(array_filter($this->dear(), static fn (array $turn): bool => $turn[3] >= $mustKeep));
     }
 
     /**
@@ -185,7 +184,7 @@ final class Sequences
         $duration = $this->duration;
         foreach ($touched as $use) {
             if ($use < $n->size) {
-                $duration[$use] = $this->uses->duration($use, $chosen);
+                $duration[$use] = $n->duration($use, $chosen);
             }
         }
         $units = array_map(fn (int $use): array => $this->uses->places($use, $chosen, $duration), $touched);

@@ -215,19 +215,4 @@ final class Uses
 
         return $units;
     }
-
-    /** @param array<int, list<int>> $chosen */
-    public function duration(int $i, array $chosen): int
-    {
-        $longest = -1;
-        foreach ($this->network->needs[$i] as [$choice, , $own]) {
-            if ([] !== $own) {
-                foreach ($chosen[$choice] as $r) {
-                    $longest = max($longest, $own[$r] ?? $this->network->likely[$i]);
-                }
-            }
-        }
-
-        return $longest < 0 ? $this->network->likely[$i] : $longest;
-    }
 }

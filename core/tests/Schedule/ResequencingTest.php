@@ -115,7 +115,7 @@ final class ResequencingTest extends TestCase
     private function improved(Problem $problem, array $starts, array $chosen): array
     {
         $network = new Network($problem);
-        $sequences = Sequences::from(new Uses($network, TimingModel::of($network)), $starts, $chosen);
+        $sequences = new Sequences(new Uses($network, TimingModel::of($network)), $starts, $chosen);
         self::assertTrue($sequences->settle());
         $best = (new Resequencing(new Randomizer(new Mt19937(1))))->improve($sequences, self::WORK, 0);
         $timeline = new Timeline($network);
