@@ -52,8 +52,31 @@ trait WalksFields
         return 0 === $taken && $refused > 0 ? null : "$field: $taken changes made no difference";
     }
 
+    /** @return list<array{string, array<mixed>}> what a variant of a step may say, as pointers from the recipe */
+    private static function fieldsOfVariants(): array
+    {
+        $schema = self::schema('recipe');
+        $variant = $schema;
+        foreach (['definitions', 'step', 'properties', 'variants', 'items'] as $key) {
+            $variant = self::map($variant[$key] ?? null);
+        }
+        $fields = [];
+        self::collect($schema, $variant, '/steps[]/variants[]', $fields);
+
+        return $fields;
+    }
+
     /** @return list<array{string, array<mixed>}> pointer with "[]" for each of a list, and what the schema says of it */
     private static function fields(string $kind): array
+    {
+        $fields = [];
+        self::collect(self::schema($kind), self::schema($kind), '', $fields);
+
+        return $fields;
+    }
+
+    /** @return array<mixed> */
+    private static function schema(string $kind): array
     {
         $schema = json_decode(
             (string) file_get_contents(__DIR__.'/../../docs/formats/'.$kind.'.schema.json'),
@@ -62,10 +85,8 @@ trait WalksFields
             \JSON_THROW_ON_ERROR,
         );
         \assert(\is_array($schema));
-        $fields = [];
-        self::collect($schema, $schema, '', $fields);
 
-        return $fields;
+        return $schema;
     }
 
     /**
@@ -78,8 +99,8 @@ trait WalksFields
         if (\is_string($schema['$ref'] ?? null)) {
             $schema = self::map(self::map($root['definitions'] ?? null)[basename($schema['$ref'])] ?? null);
         }
-        // A variant says the same again under a condition; what is in it is read by the same lines.
-        if (str_ends_with($at, 'variants')) {
+        // A variant says the same again under a condition, and is walked by itself.
+        if (str_ends_with($at, '/variants')) {
             return;
         }
         foreach (self::map($schema['properties'] ?? null) as $key => $sub) {

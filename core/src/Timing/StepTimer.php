@@ -144,7 +144,12 @@ final readonly class StepTimer
             ]);
         }
 
-        return null === $likely ? null : Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
+        if (null === $likely) {
+            return null;
+        }
+        $minutes = Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
+
+        return Growth::Cooling === $time->growth ? $minutes : $this->raised($minutes, $likely, $account);
     }
 
     private function notShorterThanItsHeat(Minutes $told, StepFlow $flow, PotChoice $pot, Fire $fire, ?TimeAccount $account): ?Minutes
@@ -157,7 +162,7 @@ final readonly class StepTimer
         }
         $least = $this->onFire->leastMinutes($flow, $pot, $fire);
         if (null === $least || $least <= $told->exact) {
-            return null === $least ? null : $told;
+            return null === $least ? null : $this->raised($told, $least, $account);
         }
         $account?->say(
             'Heating it and what leaves as steam take {heat} kJ; at {net} kW that is {minutes} min, longer than the recipe\'s own.',
@@ -168,7 +173,19 @@ final readonly class StepTimer
             ],
         );
 
-        return Minutes::of(max((float) $told->min, self::LAW_MIN * $least), $least, max((float) $told->max, self::LAW_MAX * $least));
+        $minutes = Minutes::of(max((float) $told->min, self::LAW_MIN * $least), $least, max((float) $told->max, self::LAW_MAX * $least));
+
+        return $this->raised($minutes, $least, $account);
+    }
+
+    private function raised(Minutes $minutes, float $least, ?TimeAccount $account): Minutes
+    {
+        $raised = $minutes->holdingHeatOf($least);
+        if ($raised->likely > $minutes->likely) {
+            $account?->say('In whole minutes, and none of its heat left out: {minutes} min.', ['minutes' => $raised->likely]);
+        }
+
+        return $raised;
     }
 
     /**

@@ -255,6 +255,15 @@ final class StepTimerTest extends TestCase
         self::assertSame([10, 13, 13], [$minutes->min, $minutes->likely, $minutes->max]);
     }
 
+    /** Two minutes for a heat that asks for 2.4 are a sixth too few; thirty for 30.4 nobody measures. */
+    public function testRoundingTakesNoHeatThatIsMeasured(): void
+    {
+        $short = Minutes::of(2.0, 2.4, 2.9)->holdingHeatOf(2.4);
+        self::assertSame([2, 3, 3], [$short->min, $short->likely, $short->max]);
+        self::assertEqualsWithDelta(2.4, $short->exact, 1e-9);
+        self::assertSame(30, Minutes::of(28.0, 30.4, 35.0)->holdingHeatOf(30.4)->likely);
+    }
+
     /** @param array<string, string> $pots as wished, by run */
     private function minutes(string $recipe, string $step, float $factor, ?Burner $burner, array $pots = []): int
     {
