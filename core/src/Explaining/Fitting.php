@@ -11,6 +11,7 @@ use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Conflict;
 use FeastLadle\Schedule\ConflictKind;
+use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\Attempt;
 use FeastLadle\Solving\Solve;
@@ -39,12 +40,11 @@ final readonly class Fitting
             $solution = $this->solve->solution($alone, self::budget());
             if (SolutionStatus::Feasible !== $solution->status) {
                 $out[$dish] =
-                    SolutionStatus::Infeasible === $solution->status
+                    $this->saysItAll($solution)
                         ? $this->proven($dish, $solution->conflicts[0], $alone)
-                        : (new Relaxing($this->solve))->whatIsShort($alone, $dish) ?? new Obstacle(
-                            $dish,
-                            'No way was found to do it in this kitchen by these hands, even alone.',
-                        );
+                        : (new Relaxing($this->solve))->whatIsShort($alone, $dish) ?? (SolutionStatus::Infeasible === $solution->status
+                            ? $this->proven($dish, $solution->conflicts[0], $alone)
+                            : new Obstacle($dish, 'No way was found to do it in this kitchen by these hands, even alone.'));
             }
         }
         $kept = [];
@@ -61,6 +61,33 @@ final readonly class Fitting
         }
 
         return array_values($out);
+    }
+
+    /** A try whose dishes without room beside the others say what they lack there, as far as it was found by planning with more of it. */
+    public function explained(Task $task, Attempt $tried): Attempt
+    {
+        $out = array_map(static fn (Obstacle $o): string => $o->dish, $tried->leftOut);
+        $task = $task->ofAmounts($tried->plan->quantities);
+        $told = function (Obstacle $old) use ($task, $out): Obstacle {
+            if (Attempt::NO_ROOM !== $old->sentence->id) {
+                return $old;
+            }
+            $beside = $task->without(array_values(array_diff($out, [$old->dish])));
+            $solution = $this->solve->solution($beside);
+
+            return $this->saysItAll($solution)
+                ? $this->proven($old->dish, $solution->conflicts[0], $beside)
+                : (new Relaxing($this->solve))->whatIsShortBeside($beside, $old->dish) ?? $old;
+        };
+
+        return $tried->with($tried->plan->withObstacles(array_map($told, $tried->plan->obstacles)));
+    }
+
+    /** Whether a proof names what is short. That some steps contradict their links may have any cause: that one is tried. */
+    private function saysItAll(Solution $solution): bool
+    {
+        return SolutionStatus::Infeasible === $solution->status
+            && \in_array($solution->conflicts[0]->kind, [ConflictKind::Hold, ConflictKind::Resource, ConflictKind::Need], true);
     }
 
     private static function budget(): Budget

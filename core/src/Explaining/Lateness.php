@@ -65,7 +65,7 @@ final readonly class Lateness
             if ([] === $reasons) {
                 $reasons[] = new Obstacle(
                     $dish,
-                    'Its steps need more time than lies between the first shift and its moment. Start earlier, or the day before.',
+                    'More of each was tried by itself (a fire, a cook, hours where there are any left): none alone makes it much sooner.',
                 );
             }
             $timings[$dish] = new DishTiming($dish, $timing->ready, $timing->due, $timing->lateMinutes, $reasons);

@@ -28,6 +28,8 @@ final readonly class Relaxing
     /** So many more are tried, the fewest first. */
     private const MORE = [1, 2, 4, 8];
 
+    private const LONGER_HOURS = 3;
+
     public function __construct(private Solve $solve)
     {
     }
@@ -35,61 +37,101 @@ final readonly class Relaxing
     /** @param Task $alone without any other dish */
     public function whatIsShort(Task $alone, string $dish): ?Obstacle
     {
-        $goes = fn (Feast $feast, Kitchen $kitchen): bool => SolutionStatus::Feasible ===
-            $this->solve->solution($alone->by($feast, $kitchen), Budget::milliseconds(self::TRIAL_MS)->patient(2))->status;
-        [$feast, $kitchen] = [$alone->feast, $alone->kitchen];
-        if (null === $alone->notBefore && $goes($this->withTheEveningBefore($feast), $kitchen)) {
-            return new Obstacle(
-                $dish,
-                'The day is too short for it: with everybody there the afternoon before, it goes.',
-                [],
-                ObstacleKind::Hands,
-                mend: new Mend(MendKind::DayBefore, 0),
-            );
-        }
-        foreach ($this->vessels($alone) as $vessel) {
-            foreach (self::MORE as $more) {
-                if ($goes($feast, $this->withVessels($kitchen, $vessel, $more))) {
-                    return new Obstacle(
-                        $dish,
-                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
-                        ['more' => $more, 'vessel' => $vessel->name],
-                        ObstacleKind::Vessel,
-                        mend: new Mend(MendKind::Vessel, 0),
-                    );
-                }
-            }
-        }
-        foreach (self::MORE as $more) {
-            [$helped, $staffed] = $this->withCooks($feast, $kitchen, $more);
-            if ($goes($helped, $staffed)) {
-                return new Obstacle($dish, 'The hands are short: with {more} more who can cook it goes.', [
-                    'more' => $more,
-                ], ObstacleKind::Hands, mend: new Mend(MendKind::Hands, 0));
-            }
-        }
-        $strongest = $kitchen->strongestFire();
-        if (null === $strongest) {
-            return null;
-        }
-        foreach (self::MORE as $more) {
-            if ($goes($feast, $this->withFires($kitchen, $strongest, $more))) {
-                return new Obstacle($dish, 'The fires are short: with {more} more like "{fire}" it goes.', [
-                    'more' => $more,
-                    'fire' => $strongest->name,
-                ], ObstacleKind::Fire, mend: new Mend(MendKind::Fire, 0));
+        return $this->firstThatHelps($this->relaxed($alone, $dish, self::MORE), $alone, Budget::milliseconds(self::TRIAL_MS)->patient(2));
+    }
+
+    /** @param Task $together with the dishes beside which it finds no room */
+    public function whatIsShortBeside(Task $together, string $dish): ?Obstacle
+    {
+        return $this->firstThatHelps($this->relaxed($together, $dish, [1]), $together, null);
+    }
+
+    /** @param iterable<array{Feast, Kitchen, Obstacle}> $relaxed */
+    private function firstThatHelps(iterable $relaxed, Task $task, ?Budget $budget): ?Obstacle
+    {
+        foreach ($relaxed as [$feast, $kitchen, $obstacle]) {
+            if (SolutionStatus::Feasible === $this->solve->solution($task->by($feast, $kitchen), $budget)->status) {
+                return $obstacle;
             }
         }
 
         return null;
     }
 
-    /** @return list<Vessel> one of each kind that the dish and its bases stand in */
-    private function vessels(Task $alone): array
+    /**
+     * @param list<int> $counts so many more of a thing
+     *
+     * @return iterable<array{Feast, Kitchen, Obstacle}> with more of something, and what to say if it then goes
+     */
+    private function relaxed(Task $task, string $dish, array $counts): iterable
+    {
+        [$feast, $kitchen] = [$task->feast, $task->kitchen];
+        if (null === $task->notBefore) {
+            yield [
+                $this->withTheEveningBefore($feast),
+                $kitchen,
+                new Obstacle(
+                    $dish,
+                    'The day is too short for it: with everybody there the afternoon before, it goes.',
+                    [],
+                    ObstacleKind::Hands,
+                    mend: new Mend(MendKind::DayBefore, 0),
+                ),
+            ];
+        }
+        yield [
+            $this->withLongerHours($feast),
+            $kitchen,
+            new Obstacle(
+                $dish,
+                'Nobody is there long enough for it: with everybody there {hours} hours longer it goes, late.',
+                ['hours' => self::LONGER_HOURS],
+                ObstacleKind::Hands,
+                mend: new Mend(MendKind::Hours, 60 * self::LONGER_HOURS),
+            ),
+        ];
+        foreach ($this->vessels($task) as $vessel) {
+            foreach ($counts as $more) {
+                yield [
+                    $feast,
+                    $this->withVessels($kitchen, $vessel, $more),
+                    new Obstacle(
+                        $dish,
+                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
+                        ['more' => $more, 'vessel' => $vessel->name],
+                        ObstacleKind::Vessel,
+                        mend: new Mend(MendKind::Vessel, 0),
+                    ),
+                ];
+            }
+        }
+        foreach ($counts as $more) {
+            yield [
+                ...$this->withCooks($feast, $kitchen, $more),
+                new Obstacle($dish, 'The hands are short: with {more} more who can cook it goes.', [
+                    'more' => $more,
+                ], ObstacleKind::Hands, mend: new Mend(MendKind::Hands, 0)),
+            ];
+        }
+        $strongest = $kitchen->strongestFire();
+        foreach (null === $strongest ? [] : $counts as $more) {
+            yield [
+                $feast,
+                $this->withFires($kitchen, $strongest, $more),
+                new Obstacle($dish, 'The fires are short: with {more} more like "{fire}" it goes.', [
+                    'more' => $more,
+                    'fire' => $strongest->name,
+                ], ObstacleKind::Fire, mend: new Mend(MendKind::Fire, 0)),
+            ];
+        }
+    }
+
+    /** @return list<Vessel> one of each kind that what is planned stands in */
+    private function vessels(Task $task): array
     {
         $kinds = [];
-        foreach ($alone->quantities->dishes as $id => $planned) {
-            foreach (\in_array((string) $id, $alone->without, true) ? [] : $planned->batchPlan->pots as $choice) {
+        foreach ($task->quantities->dishes as $id => $planned) {
+            foreach (\in_array((string) $id, $task->without, true) ? [] : $planned->batchPlan->pots as $choice) {
                 $kinds[$choice->run->kind->value] ??= $choice->vessel();
             }
         }
@@ -131,6 +173,15 @@ final readonly class Relaxing
         }
 
         return [$feast, $kitchen];
+    }
+
+    private function withLongerHours(Feast $feast): Feast
+    {
+        foreach ($feast->shifts as $shift) {
+            $feast = $feast->withShift(new Shift($shift->person, $shift->to, $shift->to->modify('+'.self::LONGER_HOURS.' hours')));
+        }
+
+        return $feast;
     }
 
     private function withTheEveningBefore(Feast $feast): Feast

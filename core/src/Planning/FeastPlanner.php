@@ -216,6 +216,7 @@ final readonly class FeastPlanner
             $task,
             $this->solve->attempt($task, [], $budget, $seed, $near, $patience),
         );
+        $usual = $task->by($task->feast->atTheMinute());
         $best = $try($task, min(2 * $patience, self::PATIENCE_FIRST));
         if (!$search->isTroubled($best)) {
             return $best;
@@ -238,6 +239,10 @@ final readonly class FeastPlanner
         if (!$best->isFeasible()) {
             $out = (new Fitting($this->solve))->whatDoesNotFit($task);
             $best = $search->watched($task, $this->solve->attempt($task, $out, $budget, $seed));
+            // Who only tries many would wait too long for it.
+            if (self::PATIENCE_TRYING !== $patience && $best->isFeasible()) {
+                $best = (new Fitting($this->solve))->explained($task, $search->withRoomForMore($usual, $best));
+            }
         }
 
         return $best;

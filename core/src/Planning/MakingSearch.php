@@ -11,6 +11,7 @@ use FeastLadle\Amounts\Wait;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\Attempt;
 use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Overrun;
@@ -38,6 +39,10 @@ final readonly class MakingSearch
     /** Answers that are asked of dishes alone, and of a whole menu, when somebody waits for a plan; and for what is only tried. */
     public const PLANNING = [32, 5];
     public const TRYING = [8, 0];
+
+    /** Long looks for a dish that found no room beside the others, and how much longer each is. */
+    private const BESIDE = 2;
+    private const PATIENCE_BESIDE = 3;
 
     private Clocks $clocks;
 
@@ -82,6 +87,36 @@ final readonly class MakingSearch
         }
 
         return $task;
+    }
+
+    /**
+     * A try with those dishes, too, that only found no room beside the others, each made as it finds some: late, but there.
+     *
+     * @param Attempt $tried feasible without what it leaves out
+     */
+    public function withRoomForMore(Task $task, Attempt $tried): Attempt
+    {
+        foreach ($tried->leftOut as $obstacle) {
+            if (Attempt::NO_ROOM !== $obstacle->sentence->id) {
+                continue;
+            }
+            $tries = self::BESIDE;
+            $out = array_values(array_filter($tried->leftOut, static fn (Obstacle $o): bool => $o !== $obstacle));
+            foreach ([$task->quantities->making, ...$this->ways($task, $obstacle->dish)] as $making) {
+                $beside = $this->made($task, $making);
+                $attempt = $this->watched($beside, $this->solve->attempt($beside, $out, null, 1, null, self::PATIENCE_BESIDE));
+                if ($attempt->isFeasible()) {
+                    [$task, $tried] = [$beside, $attempt];
+                    break;
+                }
+                // What is proven not to go was no long look.
+                if (SolutionStatus::Infeasible !== $attempt->plan->solution->status && --$tries < 1) {
+                    break;
+                }
+            }
+        }
+
+        return $tried;
     }
 
     /** @return list<string> ids of dishes that are wanted for themselves */

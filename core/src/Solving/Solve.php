@@ -30,6 +30,8 @@ final readonly class Solve
     /** When something is late after that, so many times longer is looked before saying so. */
     public const PATIENCE = 8;
 
+    private const PATIENCE_QUICK = 3;
+
     public function __construct(private Larder $larder)
     {
     }
@@ -73,9 +75,11 @@ final readonly class Solve
     }
 
     /** A quick try, when only its answer counts. */
-    public function solution(Task $task, Budget $budget): Solution
+    public function solution(Task $task, ?Budget $budget = null): Solution
     {
-        return (new Solver())->solve($this->model($task)->problem, $budget);
+        $problem = $this->model($task)->problem;
+
+        return (new Solver())->solve($problem, $budget ?? self::budgetFor($problem, self::PATIENCE_QUICK));
     }
 
     /**
