@@ -30,6 +30,9 @@ final readonly class Relaxing
 
     private const LONGER_HOURS = 3;
 
+    /** Questions of a whole menu: each takes as long as a plan. */
+    private const TRIALS_BESIDE = 6;
+
     public function __construct(private Solve $solve)
     {
     }
@@ -37,19 +40,24 @@ final readonly class Relaxing
     /** @param Task $alone without any other dish */
     public function whatIsShort(Task $alone, string $dish): ?Obstacle
     {
-        return $this->firstThatHelps($this->relaxed($alone, $dish, self::MORE), $alone, Budget::milliseconds(self::TRIAL_MS)->patient(2));
+        $budget = Budget::milliseconds(self::TRIAL_MS)->patient(2);
+
+        return $this->firstThatHelps($this->relaxed($alone, $dish, self::MORE), $alone, $budget, \PHP_INT_MAX);
     }
 
     /** @param Task $together with the dishes beside which it finds no room */
     public function whatIsShortBeside(Task $together, string $dish): ?Obstacle
     {
-        return $this->firstThatHelps($this->relaxed($together, $dish, [1]), $together, null);
+        return $this->firstThatHelps($this->relaxed($together, $dish, [1]), $together, null, self::TRIALS_BESIDE);
     }
 
     /** @param iterable<array{Feast, Kitchen, Obstacle}> $relaxed */
-    private function firstThatHelps(iterable $relaxed, Task $task, ?Budget $budget): ?Obstacle
+    private function firstThatHelps(iterable $relaxed, Task $task, ?Budget $budget, int $most): ?Obstacle
     {
         foreach ($relaxed as [$feast, $kitchen, $obstacle]) {
+            if (--$most < 0) {
+                break;
+            }
             if (SolutionStatus::Feasible === $this->solve->solution($task->by($feast, $kitchen), $budget)->status) {
                 return $obstacle;
             }
@@ -90,21 +98,6 @@ final readonly class Relaxing
                 mend: new Mend(MendKind::Hours, 60 * self::LONGER_HOURS),
             ),
         ];
-        foreach ($this->vessels($task) as $vessel) {
-            foreach ($counts as $more) {
-                yield [
-                    $feast,
-                    $this->withVessels($kitchen, $vessel, $more),
-                    new Obstacle(
-                        $dish,
-                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
-                        ['more' => $more, 'vessel' => $vessel->name],
-                        ObstacleKind::Vessel,
-                        mend: new Mend(MendKind::Vessel, 0),
-                    ),
-                ];
-            }
-        }
         foreach ($counts as $more) {
             yield [
                 ...$this->withCooks($feast, $kitchen, $more),
@@ -123,6 +116,21 @@ final readonly class Relaxing
                     'fire' => $strongest->name,
                 ], ObstacleKind::Fire, mend: new Mend(MendKind::Fire, 0)),
             ];
+        }
+        foreach ($this->vessels($task) as $vessel) {
+            foreach ($counts as $more) {
+                yield [
+                    $feast,
+                    $this->withVessels($kitchen, $vessel, $more),
+                    new Obstacle(
+                        $dish,
+                        'Its vessels are full when they are wanted again: with {more} more like "{vessel}" it goes.',
+                        ['more' => $more, 'vessel' => $vessel->name],
+                        ObstacleKind::Vessel,
+                        mend: new Mend(MendKind::Vessel, 0),
+                    ),
+                ];
+            }
         }
     }
 

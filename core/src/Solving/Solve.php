@@ -30,7 +30,10 @@ final readonly class Solve
     /** When something is late after that, so many times longer is looked before saying so. */
     public const PATIENCE = 8;
 
-    private const PATIENCE_QUICK = 3;
+    /** However large it is, one answer takes no longer. */
+    private const MOST_MS = 1200;
+
+    private const PATIENCE_QUICK = 2;
 
     public function __construct(private Larder $larder)
     {
@@ -47,9 +50,9 @@ final readonly class Solve
     /** What is usually spent on a problem of this size. */
     public static function budgetFor(Problem $problem, int $patience = self::PATIENCE): Budget
     {
-        return Budget::milliseconds(max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities)))->patient(
-            $patience,
-        );
+        $once = max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities));
+
+        return Budget::milliseconds($once)->patient(min($patience, max(1, intdiv(self::MOST_MS, $once))));
     }
 
     /**
