@@ -21,6 +21,14 @@ test('something is tried beside the plan, kept, and taken back', async ({ page }
     expect(await starts(page)).toEqual(before);
 });
 
+test('a later day is weighed against what it takes elsewhere', async ({ page }) => {
+    await open(page, '/feasts/1/what-if');
+    const later = page.locator('.weighs [data-try]').first();
+    await expect(later).toContainText(/Nobody there before \d\d:\d\d/);
+    await expect(later.locator('[data-verdict]')).toContainText(/the day begins \d+ min later/);
+    await expect(later).toContainText(/min more in the days before/);
+});
+
 test('the stove is moved through the day with the keyboard, and each step says why it stands where it does', async ({ page }) => {
     await open(page, '/feasts/1/stove');
     const slider = page.locator('.stove-time input');

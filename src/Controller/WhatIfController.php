@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Service\ChangedMeanwhile;
+use App\Service\Speaker;
 use App\Service\WhatIf;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Measure\AmountWriter;
@@ -58,7 +59,7 @@ final class WhatIfController extends StationController
 
     /** What one thing brings, for a page that tries them all one after the other. */
     #[Route('/feasts/{id}/what-if/verdict', name: 'verdict', requirements: self::ID, methods: ['POST'])]
-    public function verdict(int $id, Request $request, WhatIf $whatIf, TranslatorInterface $translator): JsonResponse
+    public function verdict(int $id, Request $request, WhatIf $whatIf, TranslatorInterface $translator, Speaker $speaker): JsonResponse
     {
         if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
@@ -76,11 +77,13 @@ final class WhatIfController extends StationController
             'out' => $verdict->out,
             'mends' => $verdict->mends,
             'points' => $verdict->points,
-            'says' => $translator->trans($verdict->message, [
-                '{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)),
-                '{hands}' => AmountWriter::duration(abs($verdict->hands)),
-                '{points}' => abs($verdict->points),
-            ]),
+            'says' => [] !== $verdict->weighed
+                ? implode('; ', array_map($speaker->say(...), $verdict->weighed))
+                : $translator->trans($verdict->message, [
+                    '{minutes}' => AmountWriter::duration(abs($verdict->won ?? 0)),
+                    '{hands}' => AmountWriter::duration(abs($verdict->hands)),
+                    '{points}' => abs($verdict->points),
+                ]),
         ]);
     }
 

@@ -16,6 +16,7 @@ final readonly class Scenario
      * @param bool                            $adds   more fires, pots or hands: of use only where something is short
      * @param string                          $why    the reason of that way
      * @param array<string, string|int|float> $losses values of what it loses
+     * @param bool                            $weighs another plan in time, of which what it gives is weighed against what it costs
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class Scenario
         public array $losses = [],
         public string $why = '',
         public bool $adds = false,
+        public bool $weighs = false,
     ) {
     }
 

@@ -7,6 +7,7 @@ namespace App\Service;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Plan;
+use FeastLadle\Words\Sentence;
 
 /** What a thing that was tried brings, seen in a plan that was really made for it. */
 final readonly class Verdict
@@ -18,10 +19,11 @@ final readonly class Verdict
     private const SURER = 3;
 
     /**
-     * @param int|null $won    minutes of lateness that go away; null when it can't be tried
-     * @param int      $hands  minutes of hands-on work that go away
-     * @param int      $points futures of a hundred that are in time more
-     * @param int      $out    sweets that find room then, and did not before; below nought for the other way
+     * @param int|null       $won     minutes of lateness that go away; null when it can't be tried
+     * @param int            $hands   minutes of hands-on work that go away
+     * @param int            $points  futures of a hundred that are in time more
+     * @param list<Sentence> $weighed what it gives and costs beside the plan, both being in time
+     * @param int            $out     sweets that find room then, and did not before; below nought for the other way
      */
     private function __construct(
         public string $id,
@@ -31,12 +33,19 @@ final readonly class Verdict
         public int $points,
         public bool $mends,
         public string $message,
+        public array $weighed = [],
     ) {
     }
 
     public static function impossible(string $id): self
     {
         return new self($id, null, 0, 0, 0, false, 'That can\'t be with this feast.');
+    }
+
+    /** @param list<Sentence> $weighed what it gives and costs, both plans being in time */
+    public static function weighed(string $id, array $weighed): self
+    {
+        return new self($id, 0, 0, 0, 0, true, [] === $weighed ? 'stays in time' : '', $weighed);
     }
 
     /** @param array{int, int} $sure of a hundred futures those in time, as planned and as tried */

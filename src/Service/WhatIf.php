@@ -7,6 +7,7 @@ namespace App\Service;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Explaining\MakeOrBuy;
 use FeastLadle\Explaining\MomentChances;
+use FeastLadle\Explaining\PlanComparison;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Heat\Burner;
@@ -21,6 +22,12 @@ final readonly class WhatIf
 {
     /** So many vessels are tried a second of. */
     private const MOST_VESSELS = 3;
+
+    /** Minutes by which the day is tried to begin later. */
+    private const LATER = [45, 90];
+
+    /** Seconds to which a time is rounded that people are told to come at. */
+    private const ROUNDED = 300;
 
     /** Minutes by which a sweet is tried to be ready sooner. */
     private const SOONER = 20;
@@ -51,7 +58,7 @@ final readonly class WhatIf
                 );
             }
         }
-        foreach ($this->sooner($open, $document) as $scenario) {
+        foreach ([...$this->later($open, $plan, $document), ...$this->sooner($open, $document)] as $scenario) {
             $add($scenario);
         }
         $strongest = $open->kitchen->strongestFire();
@@ -220,6 +227,33 @@ final readonly class WhatIf
     }
 
     /**
+     * The day begun later than planned, while it has not begun.
+     *
+     * @return iterable<Scenario>
+     */
+    private function later(OpenFeast $open, Plan $plan, FeastDocument $document): iterable
+    {
+        if (!$plan->isOnTime() || [] === $plan->steps || null !== $this->day->notBefore($open)) {
+            return;
+        }
+        $zone = $open->feast->timeZone;
+        $begins = PlanComparison::dayBegins($open->feast, $plan);
+        foreach (self::LATER as $minutes) {
+            $from = (new \DateTimeImmutable('@'.(self::ROUNDED * intdiv($begins + 60 * $minutes, self::ROUNDED))))->setTimezone($zone);
+            if ($from < $open->feast->firstMoment()->at) {
+                yield new Scenario(
+                    'later-'.$minutes,
+                    'Nobody there before {time}',
+                    ['{time}' => $from->format('H:i')],
+                    '',
+                    $document->withNobodyBefore($from->format('H:i')),
+                    weighs: true,
+                );
+            }
+        }
+    }
+
+    /**
      * Each sweet ready a while sooner, where it keeps so long.
      *
      * @return iterable<Scenario>
@@ -310,6 +344,16 @@ final readonly class WhatIf
     {
         $tried = $this->try($open, $plan, $scenario);
 
+        if (null !== $tried && $scenario->weighs && $tried->isOnTime()) {
+            $chances = static fn (Plan $of): MomentChances => MomentChances::of(
+                $open->feast,
+                $of,
+                Risk::of($of->problem, $of->solution, grace: $of->margins),
+            );
+
+            return Verdict::weighed($scenario->id, PlanComparison::of($open->feast, $plan, $chances($plan), $tried, $chances($tried)));
+        }
+
         return null === $tried
             ? Verdict::impossible($scenario->id)
             : Verdict::of($scenario->id, $plan, $tried, [$sure, $this->sure($open, $tried)]);
@@ -341,7 +385,10 @@ final readonly class WhatIf
         }
 
         $notBefore = $this->day->notBefore($open);
-        $tried = $this->planner->try($feast, $kitchen, $notBefore);
+        // What is weighed is planned as it would be kept: a trial is looked at less long, and comes out less sure.
+        $tried = $scenario->weighs
+            ? $this->planner->plan($feast, $kitchen, $notBefore)
+            : $this->planner->try($feast, $kitchen, $notBefore);
 
         // With more of anything, the plan as it is can be cooked as well.
         return $scenario->adds ? $this->planner->orFormer($feast, $kitchen, $tried, $plan, $notBefore) : $tried;

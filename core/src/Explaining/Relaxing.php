@@ -107,7 +107,10 @@ final readonly class Relaxing
             ];
         }
         $strongest = $kitchen->strongestFire();
-        foreach (null === $strongest ? [] : $counts as $more) {
+        foreach ($counts as $more) {
+            if (null === $strongest) {
+                break;
+            }
             yield [
                 $feast,
                 $this->withFires($kitchen, $strongest, $more),

@@ -103,6 +103,19 @@ final readonly class FeastDocument
         return $this->with('hands', $rows);
     }
 
+    /** Nobody is there before a time of the clock on the day. */
+    public function withNobodyBefore(string $time): self
+    {
+        $rows = $this->rows('hands');
+        foreach ($rows as $i => $shift) {
+            if (0 === ($shift['day'] ?? 0) && ($shift['from'] ?? '') < $time && $time < ($shift['to'] ?? '')) {
+                $rows[$i]['from'] = $time;
+            }
+        }
+
+        return $this->with('hands', $rows);
+    }
+
     /** A step held at a time of the clock, instead of where it was held before. */
     public function withPin(string $step, mixed $day, string $time): self
     {
