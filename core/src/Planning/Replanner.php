@@ -22,7 +22,7 @@ use FeastLadle\Standing\Clocks;
 final readonly class Replanner
 {
     /** On the day itself an answer is wanted at once. */
-    private const BUDGET_MS = 150;
+    private const BUDGET_MS = 50;
 
     private Solve $solve;
 
