@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Day\Happening;
+
+/** Somebody is away. */
+final readonly class PersonLeft implements Happening
+{
+    public function __construct(public string $person, public ?\DateTimeImmutable $from, public ?\DateTimeImmutable $until)
+    {
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Day;
+
+use FeastLadle\Schedule\DurationRange;
+
+/** Minutes that a running step still takes: least, likely, most; never none while it runs. */
+final readonly class Remaining
+{
+    /** Of its likely minutes, what one that has outrun all that was thought of still takes; kitchen estimates. */
+    private const OVERRUN_LIKELY = 0.1;
+    private const OVERRUN_MOST = 0.3;
+
+    private function __construct(public int $least, public int $likely, public int $most)
+    {
+    }
+
+    /**
+     * Its triangle, given the minutes already gone: until its least it is as was planned, from then on the middle of the futures
+     * that are left; whole minutes rounded up.
+     *
+     * @param DurationRange $range  minutes on the fire it stands on
+     * @param float         $gone   since it began
+     */
+    public static function after(DurationRange $range, float $gone): self
+    {
+        [$a, $c, $b] = [$range->min, $range->likely, $range->max];
+        if ($gone >= $b) {
+            return self::of(1.0, self::OVERRUN_LIKELY * $c, self::OVERRUN_MOST * $c);
+        }
+
+        return self::of($a - $gone, $gone <= $a ? $c - $gone : self::quantile($range, (1 + self::share($range, $gone)) / 2) - $gone, $b - $gone);
+    }
+
+    /** As a law has it from the last reading. */
+    public static function of(float $least, float $likely, float $most): self
+    {
+        $whole = static fn (float $minutes): int => max(1, (int) ceil($minutes - 1e-6));
+
+        return new self(min($whole($least), $whole($likely)), $whole($likely), max($whole($likely), $whole($most)));
+    }
+
+    public function range(): DurationRange
+    {
+        return new DurationRange($this->least, $this->likely, $this->most);
+    }
+
+    /** Share of futures in which it is done by then. */
+    private static function share(DurationRange $range, float $at): float
+    {
+        [$a, $c, $b] = [$range->min, $range->likely, $range->max];
+
+        return match (true) {
+            $at <= $a => 0.0,
+            $at >= $b => 1.0,
+            $at < $c => ($at - $a) ** 2 / (($b - $a) * ($c - $a)),
+            default => 1 - ($b - $at) ** 2 / (($b - $a) * max(1e-9, $b - $c)),
+        };
+    }
+
+    private static function quantile(DurationRange $range, float $share): float
+    {
+        [$a, $c, $b] = [$range->min, $range->likely, $range->max];
+        $peak = ($c - $a) / max(1e-9, $b - $a);
+
+        return $share < $peak
+            ? $a + sqrt($share * ($b - $a) * ($c - $a))
+            : $b - sqrt((1 - $share) * ($b - $a) * ($b - $c));
+    }
+}
