@@ -8,18 +8,8 @@ use App\Export\PlanCalendar;
 use App\Export\PlanCsv;
 use App\Export\PlanJson;
 use App\Export\PlanText;
-use App\Service\FileShelf;
-use App\Service\ShippedFiles;
-use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Document\JsonText;
-use FeastLadle\Document\Node;
-use FeastLadle\Feast\FeastReader;
-use FeastLadle\Kitchen\KitchenReader;
-use FeastLadle\Planning\FeastPlanner;
-use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Schedule\Budget;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -32,19 +22,12 @@ final class PlanCommand extends Command
 {
     private const FORMATS = ['text', 'json', 'csv', 'ics'];
 
-    /** Where a feast file names nobody who works in another kitchen that ships. */
-    private const USUAL_KITCHEN = 'kumbhar-lane';
-
     public function __construct(
-        private readonly FeastPlanner $planner,
-        private readonly KitchenReader $kitchens,
-        private readonly RecipeReader $recipes,
-        private readonly ShippedFiles $files,
+        private readonly FeastFiles $feasts,
         private readonly PlanJson $json,
         private readonly PlanText $text,
         private readonly PlanCsv $csv,
         private readonly PlanCalendar $calendar,
-        private readonly ClockInterface $clock,
     ) {
         parent::__construct();
     }
@@ -101,15 +84,7 @@ final class PlanCommand extends Command
                 ]);
             }
             $path = $input->getArgument('file');
-            $faults = new Faults();
-            $root = JsonText::decode(Reading::file(\is_string($path) ? $path : '', 'feast'), 'feast', $faults);
-            $kitchen = match (true) {
-                $root->has('kitchen') => $this->kitchens->fromNode($root->at('kitchen')),
-                '' !== $option('kitchen') => $this->kitchens->read(Reading::file($option('kitchen'), 'kitchen')),
-                default => $this->kitchens->read($this->kitchenOf($root->at('hands'))),
-            };
-            $shelf = new FileShelf($this->recipes, $this->files, $root->at('recipes')->items(50), $faults);
-            $feast = (new FeastReader($kitchen, $shelf))->fromNode($root, $faults, $this->clock->now());
+            [$feast, $kitchen] = $this->feasts->read(\is_string($path) ? $path : '', $option('kitchen'));
             if ('' !== $option('person') && !isset($kitchen->people[$option('person')])) {
                 throw FaultyDocument::because('option', '--person: nobody called "{given}" works in this kitchen; there are: {known}.', [
                     'given' => $option('person'),
@@ -119,11 +94,7 @@ final class PlanCommand extends Command
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $plan = $this->planner->plan($feast, $kitchen, null, null === $budget ? null : Budget::milliseconds($budget));
-        if (null === $budget && $plan->isOnTime()) {
-            // Nobody waits for a page here: room is looked for at once.
-            $plan = $this->planner->improve($feast, $kitchen, $plan, null, Budget::milliseconds(0), 1) ?? $plan;
-        }
+        $plan = $this->feasts->plan($feast, $kitchen, null === $budget ? null : Budget::milliseconds($budget));
         $output->write(
             match ($option('format')) {
                 'json' => $this->json->write($feast, $kitchen, $plan)."\n",
@@ -143,19 +114,5 @@ final class PlanCommand extends Command
         );
 
         return $plan->isOnTime() ? Command::SUCCESS : Command::FAILURE;
-    }
-
-    /** The shipped kitchen in which all whose hands the feast counts on work. */
-    private function kitchenOf(Node $hands): string
-    {
-        $wanted = array_map(static fn (Node $shift): string => $shift->at('person')->text(), $hands->isList() ? $hands->items() : []);
-        $kitchens = $this->files->kitchens();
-        foreach ($kitchens as $json) {
-            if ([] !== $wanted && [] === array_diff($wanted, array_keys($this->kitchens->read($json)->people))) {
-                return $json;
-            }
-        }
-
-        return $kitchens[self::USUAL_KITCHEN];
     }
 }

@@ -110,6 +110,24 @@ final class Rooms
         ],
         'Planning' => ['Amounts', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Modelling', 'Schedule', 'Solving', 'Standing'],
         'Menus' => ['Diet', 'Document', 'Explaining', 'Feast', 'Kitchen', 'Larder', 'Planning', 'Recipe', 'Schedule', 'Solving'],
+        'Day' => [
+            'Amounts',
+            'Document',
+            'Explaining',
+            'Feast',
+            'Flow',
+            'Kitchen',
+            'Larder',
+            'Modelling',
+            'Planning',
+            'Recipe',
+            'Schedule',
+            'Solving',
+            'Standing',
+            'Syrup',
+            'Vessel',
+            'Words',
+        ],
     ];
 
     /** Why a room may use so much and no more, in its own words. */
@@ -147,6 +165,7 @@ final class Rooms
         'Explaining' => 'why it is so is asked of a plan, and tried by the same solve step',
         'Planning' => 'only here it is decided what is tried and which try is kept',
         'Menus' => 'a menu is found by planning what might be cooked',
+        'Day' => 'what was said of a day is laid over a plan, which is then made anew from that minute on',
     ];
 
     /** @return iterable<Rule> */

@@ -54,8 +54,8 @@ final readonly class DayLog
 
     public function lastInstant(): ?\DateTimeImmutable
     {
-        $last = end($this->events);
+        $last = array_key_last($this->events);
 
-        return false === $last ? null : $last->at;
+        return null === $last ? null : $this->events[$last]->at;
     }
 }

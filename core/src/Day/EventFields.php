@@ -133,4 +133,18 @@ final readonly class EventFields
 
         return $stage;
     }
+
+    /** @param list<string> $known */
+    public function oneOf(Node $node, string $field, array $known): ?string
+    {
+        $given = $node->has($field) ? $node->at($field)->string() : null;
+        if (null !== $given && !\in_array($given, $known, true)) {
+            $node->at($field)->fault('Here must stand one of {known}, not {given}.', [
+                'known' => implode(', ', $known),
+                'given' => $given,
+            ]);
+        }
+
+        return $given;
+    }
 }

@@ -144,8 +144,16 @@ final readonly class HappeningReader
                 $node->at('taken')->bool(false),
             ),
             EventKind::Replanned => $this->replanned($node),
-            EventKind::Stop => new Stopped($node->at('what')->enum(StopCause::class), $this->of->vessel($node, false), $this->of->fire($node)),
-            EventKind::Over => new Over($node->at('what')->enum(StopCause::class), $this->of->vessel($node, false), $this->of->fire($node)),
+            EventKind::Stop => new Stopped(
+                $node->at('what')->enum(StopCause::class),
+                $this->of->vessel($node, false),
+                $this->of->fire($node),
+            ),
+            EventKind::Over => new Over(
+                $node->at('what')->enum(StopCause::class),
+                $this->of->vessel($node, false),
+                $this->of->fire($node),
+            ),
             EventKind::Note => new Noted(
                 $node->at('text')->string(null, 2000),
                 $node->has('step') ? $this->of->step($node) : null,
@@ -244,25 +252,14 @@ final readonly class HappeningReader
         ) {
             $node->at('to')->fault('"{given}" is no fire, vessel or place of this kitchen.', ['given' => $to]);
         }
-        $one = static function (string $field, array $known) use ($node): ?string {
-            $given = $node->has($field) ? $node->at($field)->string() : null;
-            if (null !== $given && !\in_array($given, $known, true)) {
-                $node->at($field)->fault('Here must stand one of {known}, not {given}.', [
-                    'known' => implode(', ', $known),
-                    'given' => $given,
-                ]);
-            }
-
-            return $given;
-        };
 
         return new Moved(
             $this->of->vessel($node, false),
             $this->of->dish($node, false),
             $this->of->share($node) ?? 1.0,
             $to,
-            $one('flame', ['none', 'low', 'medium', 'high']),
-            $one('lid', ['on', 'ajar', 'off']),
+            $this->of->oneOf($node, 'flame', ['none', 'low', 'medium', 'high']),
+            $this->of->oneOf($node, 'lid', ['on', 'ajar', 'off']),
         );
     }
 

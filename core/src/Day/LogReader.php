@@ -12,7 +12,6 @@ use FeastLadle\Document\Node;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Words\CannotBe;
 
 /** Reads a day's log; every fault with its place. */
 final readonly class LogReader

@@ -21,8 +21,8 @@ final readonly class Remaining
      * Its triangle, given the minutes already gone: until its least it is as was planned, from then on the middle of the futures
      * that are left; whole minutes rounded up.
      *
-     * @param DurationRange $range  minutes on the fire it stands on
-     * @param float         $gone   since it began
+     * @param DurationRange $range minutes on the fire it stands on
+     * @param float         $gone  since it began
      */
     public static function after(DurationRange $range, float $gone): self
     {
@@ -31,7 +31,9 @@ final readonly class Remaining
             return self::of(1.0, self::OVERRUN_LIKELY * $c, self::OVERRUN_MOST * $c);
         }
 
-        return self::of($a - $gone, $gone <= $a ? $c - $gone : self::quantile($range, (1 + self::share($range, $gone)) / 2) - $gone, $b - $gone);
+        $middle = $gone <= $a ? (float) $c : self::quantile($range, (1 + self::share($range, $gone)) / 2);
+
+        return self::of($a - $gone, $middle - $gone, $b - $gone);
     }
 
     /** As a law has it from the last reading. */

@@ -45,6 +45,21 @@ final readonly class ScheduleModel
         );
     }
 
+    /** The same activities among other resources: somebody left, a fire is out. */
+    public function withProblem(Problem $problem): self
+    {
+        return new self(
+            $problem,
+            $this->axis,
+            $this->steps,
+            $this->lastOf,
+            $this->obstacles,
+            $this->momentOf,
+            $this->flows,
+            $this->windows,
+        );
+    }
+
     /** @param list<Obstacle> $obstacles */
     public function withObstacles(array $obstacles): self
     {

@@ -6,12 +6,17 @@ namespace FeastLadle\Planning;
 
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\ScheduleModel;
+use FeastLadle\Schedule\Activity;
+use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Progress;
 use FeastLadle\Schedule\Replan;
+use FeastLadle\Schedule\RightShift;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Schedule\SolutionTimeline;
 use FeastLadle\Schedule\Solver;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
@@ -40,6 +45,7 @@ final readonly class Replanner
      * @param ScheduleModel                                                $model   the one that $before was made from
      * @param array<string, array{\DateTimeImmutable, \DateTimeImmutable}> $done    start and end by activity
      * @param array<string, \DateTimeImmutable>                            $running start by activity
+     * @param array<string, int>                                           $left    minutes that running ones still take, where known
      *
      * @return array{Plan, list<string>} the plan, and what can no longer be kept, in words
      */
@@ -52,6 +58,7 @@ final readonly class Replanner
         array $running,
         ?Budget $budget = null,
         int $seed = 1,
+        array $left = [],
     ): array {
         $done = array_map(static fn (array $d): array => [$model->axis->minute($d[0]), $model->axis->minute($d[1])], $done);
         $running = array_map($model->axis->minute(...), $running);
@@ -67,15 +74,62 @@ final readonly class Replanner
                 }
             }
         }
-        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running));
-        $solution = (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::BUDGET_MS), $seed, $replan->near);
+        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running, $left));
+        $solution = self::standing($replan) ?? (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::BUDGET_MS), $seed, $replan->near);
         if (SolutionStatus::Feasible !== $solution->status) {
             return [$this->solve->plan($task, $model, $solution), $replan->letGo];
         }
         Solve::audit($replan->problem, $solution);
-
         $plan = $this->solve->tell($task, $model, $replan->whole($solution));
 
         return [(new Clocks($this->larder))->watch($task->feast, $plan, $task->kitchen), $replan->letGo];
+    }
+
+    /** The former plan, its turns and its room kept, what must wait a little later: nobody is told anything new without need. */
+    private static function standing(Replan $replan): ?Solution
+    {
+        $near = $replan->near;
+        $solution = new Solution(
+            SolutionStatus::Feasible,
+            null,
+            null,
+            array_intersect_key($near->activities, $replan->problem->activities),
+            array_intersect_key($near->holds, $replan->problem->holds),
+            $near->seed,
+            [],
+            0,
+        );
+
+        // What was to begin already begins now.
+        $now = array_map(
+            static fn (Activity $a): Placement => self::notBefore($solution->activities[$a->id], $a->earliestStart),
+            $replan->problem->activities,
+        );
+        $solution = RightShift::of($replan->problem, $solution->placing($now));
+        if (self::isLate($replan, $solution)) {
+            return null;
+        }
+        $solution = $solution->costing(SolutionTimeline::objective($replan->problem, $solution));
+
+        return [] === (new Audit())->faults($replan->problem, $solution) ? $solution : null;
+    }
+
+    private static function notBefore(Placement $placement, int $earliest): Placement
+    {
+        $later = max(0, $earliest - $placement->start);
+
+        return new Placement($placement->start + $later, $placement->end + $later, $placement->uses);
+    }
+
+    /** Something late may be made less late. */
+    private static function isLate(Replan $replan, Solution $solution): bool
+    {
+        foreach ($replan->problem->activities as $id => $activity) {
+            if (null !== $activity->due && $activity->due->late > 0 && $solution->activities[$id]->end > $activity->due->at) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -12,10 +12,12 @@ final readonly class Progress
     /**
      * @param array<string, array{int, int}> $done    start and end by activity
      * @param array<string, int>             $running start by activity
+     * @param array<string, int>             $left    units that a running activity still takes, where that is known better than by
+     *                                                its planned end
      *
      * @throws CannotBe when something was done, or began, after now
      */
-    public function __construct(public int $now, public array $done = [], public array $running = [])
+    public function __construct(public int $now, public array $done = [], public array $running = [], public array $left = [])
     {
         foreach ($done as $id => [$start, $end]) {
             if ($end < $start || $end > $now) {

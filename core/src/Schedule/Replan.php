@@ -43,7 +43,10 @@ final readonly class Replan
                 $activities[$id] = new Activity($id, DurationRange::exactly($end - $start), [], $start, $end, $activity->due);
                 $near[$id] = new Placement($start, $end, []);
             } elseif (isset($progress->running[$id])) {
-                $left = max($activity->duration->likely > 0 ? 1 : 0, $progress->running[$id] + $planned->end - $planned->start - $now);
+                $left = max(
+                    $activity->duration->likely > 0 ? 1 : 0,
+                    $progress->left[$id] ?? $progress->running[$id] + $planned->end - $planned->start - $now,
+                );
                 $horizonEnd = max($horizonEnd, $now + $left);
                 $needs = [];
                 $uses = [];

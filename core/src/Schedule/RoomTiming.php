@@ -22,23 +22,7 @@ final readonly class RoomTiming
     public function __construct(private Problem $problem, private Solution $solution, private int $earliest)
     {
         $this->network = new Network($problem);
-        $this->timeline = new Timeline($this->network);
-        $numbers = array_flip($this->network->resourceIds);
-        $starts = $ends = $chosen = [];
-        foreach ($this->network->ids as $i => $id) {
-            $placement = $solution->activities[$id];
-            $starts[$i] = $placement->start;
-            $ends[$i] = $placement->end;
-            foreach ($this->network->needs[$i] as $k => [$choice]) {
-                $chosen[$choice] = array_map(static fn (string $r): int => $numbers[$r], $placement->uses[$k] ?? []);
-            }
-        }
-        foreach ($this->network->holdIds as $h => $id) {
-            foreach ($this->network->holdNeeds[$h] as $k => [$choice]) {
-                $chosen[$choice] = array_map(static fn (string $r): int => $numbers[$r], $solution->holds[$id][$k] ?? []);
-            }
-        }
-        $this->timeline->become($starts, $ends, $chosen);
+        $this->timeline = SolutionTimeline::of($this->network, $solution);
     }
 
     /**

@@ -24,6 +24,33 @@ final readonly class Solution
     ) {
     }
 
+    /** The same with what it costs. */
+    public function costing(int $objective): self
+    {
+        return $this->with($objective, $this->activities);
+    }
+
+    /** @param array<string, Placement> $activities */
+    public function placing(array $activities): self
+    {
+        return $this->with($this->objective, $activities);
+    }
+
+    /** @param array<string, Placement> $activities */
+    private function with(?int $objective, array $activities): self
+    {
+        return new self(
+            $this->status,
+            $objective,
+            $this->bound,
+            $activities,
+            $this->holds,
+            $this->seed,
+            $this->conflicts,
+            $this->iterations,
+        );
+    }
+
     /** Everything so much later, where units are counted from an earlier beginning. */
     public function shifted(int $units): self
     {

@@ -137,16 +137,13 @@ final readonly class StepTimer
             Growth::BoilOff === $time->growth => $this->onFire->boilOff($flow, $pot, $fire, $account),
             default => $this->onFire->roast($flow, $pot, $scale, $fire, $account),
         };
-        if (null !== $likely) {
-            $account?->say('The law is known to about a fifth: {least} to {most} min.', [
-                'least' => round(self::LAW_MIN * $likely),
-                'most' => round(self::LAW_MAX * $likely),
-            ]);
-        }
-
         if (null === $likely) {
             return null;
         }
+        $account?->say('The law is known to about a fifth: {least} to {most} min.', [
+            'least' => round(self::LAW_MIN * $likely),
+            'most' => round(self::LAW_MAX * $likely),
+        ]);
         $minutes = Minutes::of(self::LAW_MIN * $likely, $likely, self::LAW_MAX * $likely);
 
         return Growth::Cooling === $time->growth ? $minutes : $this->raised($minutes, $likely, $account);
@@ -173,9 +170,9 @@ final readonly class StepTimer
             ],
         );
 
-        $minutes = Minutes::of(max((float) $told->min, self::LAW_MIN * $least), $least, max((float) $told->max, self::LAW_MAX * $least));
+        $longer = Minutes::of(max((float) $told->min, self::LAW_MIN * $least), $least, max((float) $told->max, self::LAW_MAX * $least));
 
-        return $this->raised($minutes, $least, $account);
+        return $this->raised($longer, $least, $account);
     }
 
     private function raised(Minutes $minutes, float $least, ?TimeAccount $account): Minutes

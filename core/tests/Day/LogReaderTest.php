@@ -119,7 +119,7 @@ final class LogReaderTest extends TestCase
     {
         $log = $this->log([
             ['id' => 'b', 'kind' => 'reading', 'vessel' => 'tall-pot', 'grams' => 4200, 'gross' => true, 'sample' => ['ml' => 100, 'grams' => 119.5]]
-                + self::AT,
+            + self::AT,
             ['id' => 'a', 'kind' => 'done', 'step' => 'balls/1/shape', 'share' => 0.5, 'by' => 'nilu'] + self::AT,
             ['id' => 'c', 'kind' => 'note', 'text' => '<b>', 'about' => true] + self::AT,
         ])->until(new \DateTimeImmutable('2031-11-16'));

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Day;
+
+use FeastLadle\Day\Happening\Moved;
+use FeastLadle\Day\Happening\VesselRead;
+use FeastLadle\Feast\Feast;
+use FeastLadle\Flow\Contents;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Standing\HeldDish;
+use FeastLadle\Standing\Holds;
+use FeastLadle\Standing\HoldTask;
+use FeastLadle\Standing\HoldTasks;
+use FeastLadle\Standing\Reading;
+use FeastLadle\Standing\StandingStep;
+use FeastLadle\Standing\Waiting;
+use FeastLadle\Standing\Walk;
+
+/** What stands where in this minute, by walking the plan with the times that really were; a reading counts more than the walk. */
+final readonly class StandingNow
+{
+    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder)
+    {
+    }
+
+    /**
+     * @param Plan        $from   from here on, done steps where they were
+     * @param Plan        $plan   the day began with, which names the batches
+     * @param list<Event> $events in order
+     *
+     * @return list<VesselNow> by vessel id
+     */
+    public function vessels(Plan $from, StepStates $states, Plan $plan, array $events, \DateTimeImmutable $now): array
+    {
+        $minute = ($now->getTimestamp() - $from->origin->getTimestamp()) / 60;
+        $names = self::names($plan);
+        $walk = Walk::through($this->feast, $from, $this->kitchen, $this->larder);
+        $found = [];
+        foreach ($walk->steps() as $step) {
+            $of = $names[$step->planned->activity] ?? '';
+            if (StepState::Running === ($states->steps[$of] ?? null)?->state) {
+                $length = max(1, $step->planned->minutes());
+                $way = min(1.0, max(0.0, ($minute - $step->planned->startMinute) / $length));
+                foreach ($step->planned->vessels as $vessel) {
+                    $found[$vessel][] = [$of, $this->within($step, $way, $minute), $step, null];
+                }
+            }
+        }
+        foreach ($walk->waits() as $wait) {
+            $of = $names[$wait->of->planned->activity] ?? '';
+            $isDone = StepState::Done === ($states->steps[$of] ?? null)?->state;
+            $next = $states->steps[$names[$wait->for->activity] ?? ''] ?? null;
+            if ($isDone && null !== $wait->vessel && (null === $next || StepState::NotYet === $next->state)) {
+                $given = $wait->of->given($wait->output)->withCelsius(self::celsius($wait->readings, $minute));
+                $found[$wait->vessel->id][] = [$of, $given, $wait->of, $wait];
+            }
+        }
+        foreach ($this->held($from, $walk) as $held) {
+            $of = $names[$held->last->planned->activity] ?? '';
+            if (null !== $held->vessel && StepState::Done === ($states->steps[$of] ?? null)?->state && !isset($found[$held->vessel->id])) {
+                $given = $held->last->gives->withCelsius(self::celsius($held->readings, $minute));
+                $found[$held->vessel->id][] = [$of, $given, $held->last, $held];
+            }
+        }
+        $vessels = [];
+        foreach ($found as $id => $each) {
+            $vessels[] = $this->vessel((string) $id, $each, $events);
+        }
+        usort($vessels, static fn (VesselNow $a, VesselNow $b): int => $a->vessel->id <=> $b->vessel->id);
+
+        return $vessels;
+    }
+
+    /** @return list<HoldNow> of what is ready */
+    public function holds(Plan $from, StepStates $states, Plan $plan, \DateTimeImmutable $now): array
+    {
+        $minute = ($now->getTimestamp() - $from->origin->getTimestamp()) / 60;
+        $names = self::names($plan);
+        $tasks = new HoldTasks($this->feast, $from, $this->kitchen, $this->larder);
+        $holds = [];
+        foreach ($this->held($from, Walk::through($this->feast, $from, $this->kitchen, $this->larder)) as $held) {
+            $of = $names[$held->last->planned->activity] ?? '';
+            if (StepState::Done !== ($states->steps[$of] ?? null)?->state) {
+                continue;
+            }
+            $until = $held->readings[\count($held->readings) - 1]->minute;
+            $soFar = [
+                ...array_filter($held->readings, static fn (Reading $r): bool => $r->minute < $minute),
+                new Reading(min($minute, $until), self::celsius($held->readings, $minute)),
+            ];
+            $before = $held->bandMinutes - Waiting::bandMinutes($held->readings);
+            $holds[] = new HoldNow(
+                $held,
+                self::celsius($held->readings, $minute),
+                max(0.0, $before) + Waiting::bandMinutes($soFar),
+                $from->origin->modify('+'.(int) round(60 * $until).' seconds'),
+                array_values(array_filter($tasks->of($held), static fn (HoldTask $t): bool => $t->minute >= $minute)),
+            );
+        }
+
+        return $holds;
+    }
+
+    /** @return list<HeldDish> */
+    private function held(Plan $from, Walk $walk): array
+    {
+        return Holds::of($this->feast, $from, $walk, $this->kitchen, $this->larder);
+    }
+
+    /** @return array<string, string> step id by activity */
+    public static function names(Plan $plan): array
+    {
+        $names = [];
+        foreach ($plan->steps as $step) {
+            $names[$step->activity] = $step->key->id();
+        }
+
+        return $names;
+    }
+
+    /** What stands in a step's vessels when it has come so far. */
+    private function within(StandingStep $step, float $way, float $minute): Contents
+    {
+        $celsius = [] === $step->readings
+            ? $step->in->celsius + $way * ($step->gives->celsius - $step->in->celsius)
+            : self::celsius($step->readings, $minute);
+
+        return $step->in->withWaterOff($step->in->waterOff + $way * $step->waterOffGrams())->withCelsius($celsius);
+    }
+
+    /**
+     * @param list<array{string, Contents, StandingStep, Waiting|HeldDish|null}> $each
+     * @param list<Event>                                                        $events
+     */
+    private function vessel(string $id, array $each, array $events): VesselNow
+    {
+        [$of, $contents, $step, $kept] = $each[0];
+        $share = 1 / max(1, \count($step->planned->vessels));
+        $contents = $contents->share($share);
+        $where = match (true) {
+            $kept instanceof HeldDish => $kept->fire ?? $kept->place->value,
+            null !== $kept => $kept->place->value,
+            default => $step->planned->burner ?? 'room',
+        };
+        $flame = null === $kept && null !== $step->planned->burner ? $step->planned->flame->value : null;
+        $lid = (null === $kept ? $step->planned->lid : $kept instanceof Waiting && $kept->lid) ? 'on' : 'off';
+        $since = null === $kept ? $step->planned->start : $step->planned->end;
+        foreach ($events as $event) {
+            if ($event->at < $since) {
+                continue;
+            }
+            if ($event->what instanceof VesselRead && $event->what->vessel === $id && null !== $event->what->celsius) {
+                $contents = $contents->withCelsius($event->what->celsius);
+            }
+            if ($event->what instanceof Moved && $event->what->vessel === $id) {
+                $where = $event->what->to ?? $where;
+                $flame = $event->what->flame ?? $flame;
+                $lid = $event->what->lid ?? $lid;
+            }
+        }
+        $holds = array_map(
+            static fn (array $e): string => implode('/', \array_slice(explode('/', $e[0]), 0, 2)),
+            $each,
+        );
+
+        return new VesselNow($this->kitchen->vessels[$id], array_values(array_unique($holds)), $contents, $where, $flame, $lid);
+    }
+
+    /** @param non-empty-list<Reading> $readings */
+    private static function celsius(array $readings, float $minute): float
+    {
+        $from = $readings[0];
+        foreach ($readings as $reading) {
+            if ($minute <= $reading->minute) {
+                $span = $reading->minute - $from->minute;
+
+                return $span <= 0
+                    ? $reading->celsius
+                    : $from->celsius + (max(0.0, $minute - $from->minute) / $span) * ($reading->celsius - $from->celsius);
+            }
+            $from = $reading;
+        }
+
+        return $from->celsius;
+    }
+}
