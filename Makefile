@@ -8,7 +8,7 @@ DEMO_DIR ?= $(CURDIR)/var/demo
 PHP_TEST = vendor/bin/paratest -p $(shell nproc) \
 	--passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
-.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-load mutation check-plans screenshots fix
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-day bench-load mutation check-plans screenshots fix
 
 demo: setup
 	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo
@@ -57,6 +57,12 @@ mutation: setup
 # independent checker of plans
 check-plans: setup
 	@CHECK_PLANS=all $(PHP_TEST) --functional --testsuite app --filter PlanCheckTest
+
+# days of the three demos cooked through by simulated cooks, with the day planned anew and without; half an hour
+bench-day: setup
+	bin/console ladle:day:simulate data/feasts/new-roof.json --runs=1000 --format=text
+	bin/console ladle:day:simulate data/feasts/boat-lamp.json --runs=100 --format=text
+	bin/console ladle:day:simulate data/feasts/bell-raising.json --runs=20 --format=text
 
 # 50 phones that poll and 10 that tick, for a minute
 bench-load: setup

@@ -72,7 +72,7 @@ final class DayReplayCommand extends Command
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $state = (new Fold($feast, $kitchen, $this->larder))->state($plan, $log, $at);
+        $state = (new Fold($feast, $kitchen, $this->larder, $plan))->state($log, $at);
         $fingerprint = hash('sha256', serialize([$feast, $kitchen]).$json);
         $output->write(
             'json' === $format ? $this->json->write($feast, $state, $fingerprint)."\n" : $this->text->write($feast, $kitchen, $state),

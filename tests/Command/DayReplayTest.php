@@ -78,6 +78,31 @@ final class DayReplayTest extends KernelTestCase
         self::assertStringContainsString($place, $tester->getErrorOutput().$tester->getDisplay());
     }
 
+    public function testSimulatedDaysAreToldInFiguresAndWords(): void
+    {
+        $tester = new CommandTester((new Application(self::bootKernel()))->find('ladle:day:simulate'));
+        $tester->execute(['feast' => self::FEAST, '--runs' => '2', '--seed' => '5']);
+        self::assertSame(0, $tester->getStatusCode());
+        $report = json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+        self::assertIsArray($report);
+        self::assertSame([2, 5, []], [$report['runs'], $report['seed'], $report['violations']]);
+        self::assertIsArray($report['moments']);
+        self::assertCount(2, $report['moments']);
+        foreach ($report['moments'] as $moment) {
+            self::assertIsArray($moment);
+            self::assertContains($moment['metWith'], [0, 0.5, 1, 1.0]);
+            self::assertIsArray($moment['lateMinutesWith']);
+            self::assertCount(3, $moment['lateMinutesWith']);
+        }
+        $tester->execute(['feast' => self::FEAST, '--runs' => '1', '--format' => 'text']);
+        self::assertMatchesRegularExpression('/Offering at the threshold: met in [01] of 1 days/', $tester->getDisplay());
+        foreach ([['--runs' => '0'], ['--seed' => 'x'], ['--format' => 'pdf']] as $wrong) {
+            $tester->execute(['feast' => self::FEAST] + $wrong, ['capture_stderr_separately' => true]);
+            self::assertSame(2, $tester->getStatusCode());
+            self::assertStringContainsString((string) array_key_first($wrong), $tester->getErrorOutput());
+        }
+    }
+
     /**
      * @param list<array<string, mixed>> $events
      *

@@ -10,6 +10,7 @@ use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Planning\Replanner;
 use FeastLadle\Schedule\DurationRange;
@@ -27,24 +28,52 @@ final readonly class Fold
 
     private Replanner $replanner;
 
-    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder)
+    private Task $task;
+
+    private ScheduleModel $model;
+
+    /** @param Plan $plan the day began with, feasible */
+    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private Plan $plan)
     {
         $this->replanner = new Replanner($larder);
+        $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
+        $this->task = new Task($feast, $kitchen, $plan->quantities, null, $out);
+        $this->model = $this->replanner->model($this->task);
     }
 
-    /**
-     * @param Plan $plan the day began with, feasible
-     */
-    public function state(Plan $plan, DayLog $log, \DateTimeImmutable $now): DayState
+    public function state(DayLog $log, \DateTimeImmutable $now): DayState
+    {
+        $here = $this->from($log, $now);
+        $events = $log->until($now);
+        $goes = SolutionStatus::Feasible === $here->after->solution->status;
+        $from = $goes ? $here->after : $this->plan;
+        $risk = $goes ? $this->futures($here, $now) : null;
+        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder);
+
+        return new DayState(
+            $now,
+            $from,
+            $this->steps($here, $now),
+            $standing->vessels($from, $here->states, $this->plan, $events, $now),
+            $standing->holds($from, $here->states, $this->plan, $now),
+            $this->moments($from, $risk),
+            $here->states->contradictions,
+            $here->proposal,
+            $here->states->withoutStep,
+            $goes ? null : ($here->after->obstacles[0] ?? null)?->sentence,
+        );
+    }
+
+    /** The plan from a minute on: what is done stays, what runs keeps fire and pot, the rest moves as little as it must. */
+    public function from(DayLog $log, \DateTimeImmutable $now): PlanFromHere
     {
         $events = $log->until($now);
-        $states = StepStates::of($plan, $events);
-        $task = new Task($this->feast, $this->kitchen, $plan->quantities, null, $this->out($plan));
-        $model = Presence::in($this->replanner->model($task), $events);
-        $inForce = PlanInForce::of($plan, $model, $events);
-        [$done, $running] = $this->progress($plan, $states, $events, $now);
+        $states = StepStates::of($this->plan, $events);
+        $model = Presence::in($this->model, $events);
+        $inForce = PlanInForce::of($this->plan, $model, $events);
+        [$done, $running] = $this->progress($states, $events, $now);
         [$after] = $this->replanner->replan(
-            $task,
+            $this->task,
             $model,
             $inForce,
             $now,
@@ -55,28 +84,15 @@ final readonly class Fold
             array_map(static fn (array $r): int => $r[1]->likely, $running),
         );
         $goes = SolutionStatus::Feasible === $after->solution->status;
-        $from = $goes ? $after : $plan;
-        $risk = $goes ? $this->futures($after, $model, $now, $done, $running) : null;
-        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder);
 
-        return new DayState(
-            $now,
-            $from,
-            $this->steps($plan, $states, $running, $model, $now),
-            $standing->vessels($from, $states, $plan, $events, $now),
-            $standing->holds($from, $states, $plan, $now),
-            $this->moments($from, $plan, $risk),
-            $states->contradictions,
-            $goes ? Proposing::of($plan, $inForce, $model, $after, $states, $now) : null,
-            $states->withoutStep,
-            $goes ? null : ($after->obstacles[0] ?? null)?->sentence,
+        return new PlanFromHere(
+            $after,
+            $states,
+            $model,
+            $done,
+            $running,
+            $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now) : null,
         );
-    }
-
-    /** @return list<string> dishes that the plan leaves out */
-    private function out(Plan $plan): array
-    {
-        return array_values(array_filter(array_map(static fn ($o): string => $o->dish, $plan->obstacles)));
     }
 
     /**
@@ -84,11 +100,11 @@ final readonly class Fold
      *
      * @return array{array<string, StepProgress>, array<string, array{\DateTimeImmutable, Remaining}>} done and running, by activity
      */
-    private function progress(Plan $plan, StepStates $states, array $events, \DateTimeImmutable $now): array
+    private function progress(StepStates $states, array $events, \DateTimeImmutable $now): array
     {
         $done = $running = [];
         $measured = new Measured($this->larder, $this->kitchen);
-        foreach ($plan->steps as $step) {
+        foreach ($this->plan->steps as $step) {
             $progress = $states->steps[$step->key->id()];
             if ($progress->state->isOver()) {
                 $done[$step->activity] = $progress;
@@ -116,37 +132,29 @@ final readonly class Fold
         return Remaining::after(new DurationRange($step->minMinutes, $step->minutes(), $step->maxMinutes), max(0.0, $gone));
     }
 
-    /**
-     * @param array<string, StepProgress>                         $done
-     * @param array<string, array{\DateTimeImmutable, Remaining}> $running
-     */
-    private function futures(Plan $after, ScheduleModel $model, \DateTimeImmutable $now, array $done, array $running): RiskReport
+    private function futures(PlanFromHere $here, \DateTimeImmutable $now): RiskReport
     {
-        $minute = $model->axis->minute(...);
+        $minute = $here->model->axis->minute(...);
 
         return Futures::of(
-            $after,
+            $here->after,
             $minute($now),
-            array_map(static fn (StepProgress $p): array => [$minute($p->started ?? $now), $minute($p->ended ?? $now)], $done),
-            array_map(static fn (array $r): array => [$minute($r[0]), $r[1]], $running),
+            array_map(static fn (StepProgress $p): array => [$minute($p->started ?? $now), $minute($p->ended ?? $now)], $here->done),
+            array_map(static fn (array $r): array => [$minute($r[0]), $r[1]], $here->running),
         );
     }
 
-    /**
-     * @param array<string, array{\DateTimeImmutable, Remaining}> $running by activity
-     *
-     * @return list<StepNow>
-     */
-    private function steps(Plan $plan, StepStates $states, array $running, ScheduleModel $model, \DateTimeImmutable $now): array
+    /** @return list<StepNow> */
+    private function steps(PlanFromHere $here, \DateTimeImmutable $now): array
     {
-        $begins = new CanBegin($plan, $states, $model->problem, $model->axis->minute($now), $model->axis);
+        $begins = new CanBegin($this->plan, $here->states, $here->model->problem, $here->model->axis->minute($now), $here->model->axis);
         $steps = [];
-        foreach ($plan->steps as $step) {
-            $progress = $states->steps[$step->key->id()];
+        foreach ($this->plan->steps as $step) {
+            $progress = $here->states->steps[$step->key->id()];
             $steps[] = new StepNow(
                 $step,
                 StepState::NotYet === $progress->state && $begins->may($step) ? $progress->with(StepState::CanBegin) : $progress,
-                $running[$step->activity][1] ?? null,
+                $here->running[$step->activity][1] ?? null,
             );
         }
 
@@ -154,10 +162,10 @@ final readonly class Fold
     }
 
     /** @return list<MomentNow> */
-    private function moments(Plan $from, Plan $plan, ?RiskReport $risk): array
+    private function moments(Plan $from, ?RiskReport $risk): array
     {
         $ids = [];
-        foreach ($plan->steps as $step) {
+        foreach ($this->plan->steps as $step) {
             $ids[$step->activity] = $step->key;
         }
         $moments = [];

@@ -31,7 +31,7 @@ final readonly class Remaining
             return self::of(1.0, self::OVERRUN_LIKELY * $c, self::OVERRUN_MOST * $c);
         }
 
-        $middle = $gone <= $a ? (float) $c : self::quantile($range, (1 + self::share($range, $gone)) / 2);
+        $middle = $gone <= $a ? (float) $c : $range->quantile((1 + $range->shareWithin($gone)) / 2);
 
         return self::of($a - $gone, $middle - $gone, $b - $gone);
     }
@@ -47,28 +47,5 @@ final readonly class Remaining
     public function range(): DurationRange
     {
         return new DurationRange($this->least, $this->likely, $this->most);
-    }
-
-    /** Share of futures in which it is done by then. */
-    private static function share(DurationRange $range, float $at): float
-    {
-        [$a, $c, $b] = [$range->min, $range->likely, $range->max];
-
-        return match (true) {
-            $at <= $a => 0.0,
-            $at >= $b => 1.0,
-            $at < $c => ($at - $a) ** 2 / (($b - $a) * ($c - $a)),
-            default => 1 - ($b - $at) ** 2 / (($b - $a) * max(1e-9, $b - $c)),
-        };
-    }
-
-    private static function quantile(DurationRange $range, float $share): float
-    {
-        [$a, $c, $b] = [$range->min, $range->likely, $range->max];
-        $peak = ($c - $a) / max(1e-9, $b - $a);
-
-        return $share < $peak
-            ? $a + sqrt($share * ($b - $a) * ($c - $a))
-            : $b - sqrt((1 - $share) * ($b - $a) * ($b - $c));
     }
 }

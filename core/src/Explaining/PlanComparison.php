@@ -38,7 +38,8 @@ final readonly class PlanComparison
             // What became less sure is named by the sweet that is to blame then; what became surer, by the one that was.
             $dish = $plan->quantities->dishes[($points < 0 ? $its->moments[$i] : $moment)->least ?? ''] ?? null;
             if (null !== $dish && null !== $moment->chance && abs($points) >= self::POINTS_NOTICED) {
-                $said[] = new Sentence($points < 0 ? '{what}, {moment}: {points} of 100 less sure' : '{what}, {moment}: {points} of 100 surer', [
+                $id = $points < 0 ? '{what}, {moment}: {points} of 100 less sure' : '{what}, {moment}: {points} of 100 surer';
+                $said[] = new Sentence($id, [
                     'what' => $dish->dish->recipe->name,
                     'moment' => $moment->moment->name,
                     'points' => abs($points),

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace FeastLadle\Planning;
 
+use FeastLadle\Explaining\MomentChances;
+use FeastLadle\Feast\Feast;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Buffering;
 use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\NearTiming;
 use FeastLadle\Schedule\Placement;
+use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Progress;
 use FeastLadle\Schedule\Replan;
 use FeastLadle\Schedule\RightShift;
+use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\SolutionTimeline;
@@ -75,43 +81,62 @@ final readonly class Replanner
             }
         }
         $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running, $left));
-        $solution = self::standing($replan) ?? (new Solver())->solve($replan->problem, $budget ?? Budget::milliseconds(self::BUDGET_MS), $seed, $replan->near);
+        $stands = self::standing($replan);
+        $budget ??= Budget::milliseconds(self::BUDGET_MS);
+        $solution = $stands ?? (new Solver())->solve($replan->problem, $budget, $seed, $replan->near);
         if (SolutionStatus::Feasible !== $solution->status) {
             return [$this->solve->plan($task, $model, $solution), $replan->letGo];
         }
         Solve::audit($replan->problem, $solution);
         $plan = $this->solve->tell($task, $model, $replan->whole($solution));
+        if (null === $stands && $plan->isOnTime()) {
+            $roomy = $this->withRoom($task->feast, $plan, $replan->problem, $solution, $seed);
+            $plan = $roomy === $solution ? $plan : $this->solve->tell($task, $model, $replan->whole($roomy));
+        }
 
         return [(new Clocks($this->larder))->watch($task->feast, $plan, $task->kitchen), $replan->letGo];
+    }
+
+    /** What was planned anew gets room behind its steps again, its turns kept. */
+    private function withRoom(Feast $feast, Plan $plan, Problem $problem, Solution $solution, int $seed): Solution
+    {
+        $shortfall = static fn (RiskReport $r): float => MomentChances::of($feast, $plan, $r)->shortfall();
+
+        return (new Buffering($problem, $shortfall, $plan->margins, Budget::milliseconds(0)))->surer($solution, $seed);
     }
 
     /** The former plan, its turns and its room kept, what must wait a little later: nobody is told anything new without need. */
     private static function standing(Replan $replan): ?Solution
     {
-        $near = $replan->near;
-        $solution = new Solution(
+        $left = static fn (Solution $of): Solution => new Solution(
             SolutionStatus::Feasible,
             null,
             null,
-            array_intersect_key($near->activities, $replan->problem->activities),
-            array_intersect_key($near->holds, $replan->problem->holds),
-            $near->seed,
+            array_intersect_key($of->activities, $replan->problem->activities),
+            array_intersect_key($of->holds, $replan->problem->holds),
+            $of->seed,
             [],
             0,
         );
-
+        $solution = $left($replan->near);
         // What was to begin already begins now.
         $now = array_map(
             static fn (Activity $a): Placement => self::notBefore($solution->activities[$a->id], $a->earliestStart),
             $replan->problem->activities,
         );
-        $solution = RightShift::of($replan->problem, $solution->placing($now));
-        if (self::isLate($replan, $solution)) {
+        $shifted = RightShift::of($replan->problem, $left($replan->asTold()), $solution->placing($now));
+        if (null === $shifted) {
             return null;
         }
-        $solution = $solution->costing(SolutionTimeline::objective($replan->problem, $solution));
+        if (!self::isLate($replan, $shifted)) {
+            $shifted = $shifted->costing(SolutionTimeline::objective($replan->problem, $shifted));
+            if ([] === (new Audit())->faults($replan->problem, $shifted)) {
+                return $shifted;
+            }
+        }
+        $near = NearTiming::of($replan->problem, $shifted);
 
-        return [] === (new Audit())->faults($replan->problem, $solution) ? $solution : null;
+        return null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : null;
     }
 
     private static function notBefore(Placement $placement, int $earliest): Placement

@@ -21,6 +21,32 @@ final readonly class DurationRange
         return $this->min === $this->max;
     }
 
+    /** Units that so great a share of all futures do not exceed, from 0 to 1. */
+    public function quantile(float $share): float
+    {
+        $width = $this->max - $this->min;
+        if (0 === $width) {
+            return (float) $this->likely;
+        }
+
+        return $share < ($this->likely - $this->min) / $width
+            ? $this->min + sqrt($share * $width * ($this->likely - $this->min))
+            : $this->max - sqrt((1 - $share) * $width * ($this->max - $this->likely));
+    }
+
+    /** Share of all futures that do not exceed so many units. */
+    public function shareWithin(float $units): float
+    {
+        $width = $this->max - $this->min;
+
+        return match (true) {
+            $units >= $this->max => 1.0,
+            $units <= $this->min => 0.0,
+            $units < $this->likely => ($units - $this->min) ** 2 / ($width * ($this->likely - $this->min)),
+            default => 1 - ($this->max - $units) ** 2 / ($width * ($this->max - $this->likely)),
+        };
+    }
+
     /** The same triangle, longer or shorter, in whole units rounded up. */
     public function times(float $factor): self
     {

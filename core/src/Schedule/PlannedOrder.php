@@ -49,10 +49,27 @@ final class PlannedOrder
         return $this->arcs[$activity];
     }
 
-    /** @return list<list<array{int, int}>> calendars that bind it */
-    public function calendars(string $activity): array
+    /** The first unit from one on at which all whose calendars bind an activity are there. */
+    public function whenTheyAreThere(string $activity, int $start): int
     {
-        return $this->calendars[$activity];
+        $moved = true;
+        for ($tries = 0; $moved && $tries < 20; ++$tries) {
+            $moved = false;
+            foreach ($this->calendars[$activity] as $calendar) {
+                foreach ($calendar as [$from, $to]) {
+                    if ($start < $to) {
+                        // Work that is begun in a shift is finished, however long it takes.
+                        if ($start < $from) {
+                            $start = $from;
+                            $moved = true;
+                        }
+                        break;
+                    }
+                }
+            }
+        }
+
+        return $start;
     }
 
     /**

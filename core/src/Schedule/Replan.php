@@ -135,6 +135,19 @@ final readonly class Replan
         );
     }
 
+    /** The former plan as it was told, by the minutes that then were likely: who has what before whom. */
+    public function asTold(): Solution
+    {
+        $told = $this->near->activities;
+        foreach ($told as $id => $near) {
+            if (isset($this->before->activities[$id]) && !isset($this->progress->done[$id])) {
+                $told[$id] = new Placement($this->before->activities[$id]->start, $this->before->activities[$id]->end, $near->uses);
+            }
+        }
+
+        return $this->near->placing($told);
+    }
+
     /** A solution of what is left, told in terms of the whole. */
     public function whole(Solution $solution): Solution
     {

@@ -116,7 +116,7 @@ final class Risk
                     $causes[$id] = $from;
                 }
             }
-            $starts[$id] = $this->whenTheyAreThere($id, $start, $length);
+            $starts[$id] = $this->turns->whenTheyAreThere($id, $start);
             $ends[$id] = $starts[$id] + $length;
         }
 
@@ -129,36 +129,8 @@ final class Risk
         if ($range->isExact() || $planned < 1 || $range->likely < 1) {
             return $planned;
         }
-        $u = $random->getInt(0, 1_000_000) / 1_000_000;
-        $width = $range->max - $range->min;
-        $peak = ($range->likely - $range->min) / $width;
-        $drawn =
-            $u < $peak
-                ? $range->min + sqrt($u * $width * ($range->likely - $range->min))
-                : $range->max - sqrt((1 - $u) * $width * ($range->max - $range->likely));
+        $drawn = $range->quantile($random->getInt(0, 1_000_000) / 1_000_000);
 
         return max(1, (int) round(($drawn * $planned) / $range->likely));
-    }
-
-    private function whenTheyAreThere(string $id, int $start, int $length): int
-    {
-        $moved = true;
-        for ($tries = 0; $moved && $tries < 20; ++$tries) {
-            $moved = false;
-            foreach ($this->turns->calendars($id) as $calendar) {
-                foreach ($calendar as [$from, $to]) {
-                    if ($start < $to) {
-                        // Work that is begun in a shift is finished, however long it takes.
-                        if ($start < $from) {
-                            $start = $from;
-                            $moved = true;
-                        }
-                        break;
-                    }
-                }
-            }
-        }
-
-        return $start;
     }
 }

@@ -88,6 +88,25 @@ final readonly class TimingModel
         return new self($network, $gaps, 0, $room);
     }
 
+    /**
+     * As near as may be to times that were told, in whatever is due no later than due.
+     *
+     * @param array<int, int> $starts by activity
+     */
+    public static function near(Network $network, array $starts): self
+    {
+        $gaps = [];
+        foreach (array_values($network->problem->activities) as $i => $activity) {
+            $gaps[] = [0, 1 + $i, $starts[$i], 1, -1, -1];
+            $gaps[] = [1 + $i, 0, -$starts[$i], 1, -1, -1];
+            if (null !== $activity->due && $activity->due->late > 0) {
+                $gaps[] = [1 + $i, 0, -$activity->due->at, null, $i, -1];
+            }
+        }
+
+        return new self($network, $gaps, 0);
+    }
+
     private static function nodesOf(Network $network): int
     {
         return $network->size + 2 * \count($network->holdIds) + 3;

@@ -278,8 +278,7 @@ final class FoldTest extends TestCase
         $document = ['format' => 'feast-ladle/day-log', 'version' => 1, 'events' => $events];
         $log = (new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
 
-        return (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder()))->state(
-            self::plan(),
+        return (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), self::plan()))->state(
             $log,
             new \DateTimeImmutable("2031-11-15T$time:00+05:30"),
         );
