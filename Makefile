@@ -8,7 +8,8 @@ DEMO_DIR ?= $(CURDIR)/var/demo
 PHP_TEST = vendor/bin/paratest -p $(shell nproc) \
 	--passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
-.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-day bench-load mutation check-plans screenshots fix
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-day bench-load mutation check-plans \
+	screenshots fix
 
 demo: setup
 	@PORT=$(PORT) DATA_DIR=$(DEMO_DIR) bin/serve demo

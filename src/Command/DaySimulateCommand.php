@@ -43,8 +43,8 @@ final class DaySimulateCommand extends Command
                 <<<'HELP'
                   <info>bin/console ladle:day:simulate data/feasts/new-roof.json --runs=100 --format=text</info>
 
-                Steps last as long as is drawn for each run; nothing goes wrong but the time. Exit status: 0 every rule held, 1 one was broken,
-                2 a faulty file (faults on standard error).
+                Steps last as long as is drawn for each run; nothing goes wrong but the time.
+                Exit status: 0 every rule held, 1 one was broken, 2 a faulty file (faults on standard error).
                 HELP,
             );
     }

@@ -67,7 +67,8 @@ final readonly class DaySimulationJson
                 ."\n";
         }
         foreach ($report->violations as $violation) {
-            $words .= $this->translator->trans('broken in day {run}: {rule}', ['{run}' => $violation->run, '{rule}' => $violation->rule])."\n";
+            $broken = ['{run}' => $violation->run, '{rule}' => $violation->rule];
+            $words .= $this->translator->trans('broken in day {run}: {rule}', $broken)."\n";
         }
 
         return $words;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Schedule;
 
 /**
- * The schedule with the turns and choices of a planned one whose times are nearest to it: what takes longer now pushes as little as it must,
- * and what must follow soon follows soon. A linear programme, by the same times as the search among turns.
+ * The schedule with the turns and choices of a planned one whose times are nearest to it: what takes longer now pushes as little as it
+ * must, and what must follow soon follows soon. A linear programme, by the same times as the search among turns.
  */
 final class NearTiming
 {

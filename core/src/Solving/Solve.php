@@ -31,7 +31,7 @@ final readonly class Solve
     public const PATIENCE = 8;
 
     /** However large it is, one answer takes no longer. */
-    private const MOST_MS = 1200;
+    private const MOST_MS = 1500;
 
     private const PATIENCE_QUICK = 2;
 

@@ -271,12 +271,14 @@ final class FoldTest extends TestCase
     private function state(array $said, string $time, array $before = []): DayState
     {
         $events = [];
-        foreach ([...array_map(static fn (array $s, int $i): array => [...$s, 'e'.$i], $said, array_keys($said)),
-            ...array_map(static fn (array $s, int $i): array => [...$s, 'b'.$i], $before, array_keys($before))] as [$at, $kind, $rest, $id]) {
-            $events[] = ['id' => $id, 'at' => "2031-11-15T$at:00+05:30", 'by' => 'asha', 'kind' => $kind] + $rest;
+        foreach (['e' => $said, 'b' => $before] as $prefix => $list) {
+            foreach ($list as $i => [$at, $kind, $rest]) {
+                $events[] = ['id' => $prefix.$i, 'at' => "2031-11-15T$at:00+05:30", 'by' => 'asha', 'kind' => $kind] + $rest;
+            }
         }
         $document = ['format' => 'feast-ladle/day-log', 'version' => 1, 'events' => $events];
-        $log = (new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $reader = new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder());
+        $log = $reader->read(json_encode($document, \JSON_THROW_ON_ERROR));
 
         return (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), self::plan()))->state(
             $log,

@@ -67,9 +67,11 @@ final class LogReaderTest extends TestCase
     public function testEveryKindHasItsFieldsInTheContractAndIsRead(): void
     {
         $least = [
-            'step' => 'kesari/1/roast', 'mark' => 1, 'bowl' => 1, 'part' => 1, 'what' => 'the ladle', 'becomes' => 'kept', 'slip' => 'caught',
+            'step' => 'kesari/1/roast', 'mark' => 1, 'bowl' => 1, 'part' => 1, 'what' => 'the ladle', 'becomes' => 'kept',
+            'slip' => 'caught',
             'vessel' => 'tall-pot', 'celsius' => 80.5, 'verdict' => 'right', 'to' => 'warm', 'recipe' => 'basundi', 'person' => 'asha',
-            'thing' => 'tall-pot', 'group' => 'elders', 'count' => 5, 'moment' => 'offering', 'companion' => 'flatbread', 'lateMinutes' => 10,
+            'thing' => 'tall-pot', 'group' => 'elders', 'count' => 5, 'moment' => 'offering',
+            'companion' => 'flatbread', 'lateMinutes' => 10,
             'dish' => 'kesari', 'feast' => 'f', 'taken' => true, 'fingerprint' => 'f', 'moves' => [], 'text' => 'x', 'event' => 'a1',
         ];
         $stop = ['what' => 'burn'];
@@ -118,7 +120,8 @@ final class LogReaderTest extends TestCase
     public function testWhatIsSaidIsTyped(): void
     {
         $log = $this->log([
-            ['id' => 'b', 'kind' => 'reading', 'vessel' => 'tall-pot', 'grams' => 4200, 'gross' => true, 'sample' => ['ml' => 100, 'grams' => 119.5]]
+            ['id' => 'b', 'kind' => 'reading', 'vessel' => 'tall-pot', 'grams' => 4200,
+                'gross' => true, 'sample' => ['ml' => 100, 'grams' => 119.5]]
             + self::AT,
             ['id' => 'a', 'kind' => 'done', 'step' => 'balls/1/shape', 'share' => 0.5, 'by' => 'nilu'] + self::AT,
             ['id' => 'c', 'kind' => 'note', 'text' => '<b>', 'about' => true] + self::AT,
