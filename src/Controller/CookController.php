@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Entity\CookEventKind;
 use App\Service\CookingDay;
 use App\View\CookBoard;
+use App\View\FromHere;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,12 +17,12 @@ use Symfony\Component\Routing\Attribute\Route;
 final class CookController extends StationController
 {
     #[Route('/feasts/{id}/cook', name: 'cook', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET'])]
-    public function cook(int $id, CookBoard $board): Response
+    public function cook(int $id, CookBoard $board, FromHere $fromHere): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
-        return $this->station('cook', $open, $plan, ['board' => $board->of($open, $plan)]);
+        return $this->station('cook', $open, $plan, ['board' => $board->of($open, $plan), 'here' => $fromHere->of($open, $plan)]);
     }
 
     #[Route('/feasts/{id}/cook/events', name: 'cook_event', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]

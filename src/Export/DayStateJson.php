@@ -162,6 +162,7 @@ final readonly class DayStateJson
             'because' => $proposal->because->text(),
             'costs' => $proposal->costs->text(),
             'byItself' => $proposal->byItself,
+            'waits' => $proposal->waits,
             'moves' => array_map(static fn (ProposedMove $m): array => [
                 'step' => $names[$m->to->activity],
                 'from' => $instant($m->from->start),

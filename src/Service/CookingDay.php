@@ -7,6 +7,11 @@ namespace App\Service;
 use App\Entity\CookEventKind;
 use App\Entity\FeastRecord;
 use App\Repository\CookEventRepository;
+use FeastLadle\Cards\BowlKey;
+use FeastLadle\Day\DayLog;
+use FeastLadle\Day\Event;
+use FeastLadle\Day\Happening\StepDone;
+use FeastLadle\Day\Happening\StepNotDone;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -32,6 +37,24 @@ final readonly class CookingDay
         }
 
         return $done;
+    }
+
+    /** All that was said, as the core reads it. */
+    public function log(FeastRecord $feast): DayLog
+    {
+        $events = [];
+        foreach ($this->events->log($feast) as $event) {
+            if (BowlKey::isOne($event->getStep())) {
+                continue;
+            }
+            $what = CookEventKind::Done === $event->getKind()
+                ? new StepDone($event->getStep(), null, null, null)
+                : new StepNotDone($event->getStep());
+            $id = $event->getClientId();
+            $events[] = new Event($id, $event->getAt(), null, null, null, false, $what, $event->getKind()->value.$event->getStep());
+        }
+
+        return DayLog::of($events);
     }
 
     public function version(FeastRecord $feast): int

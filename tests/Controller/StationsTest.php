@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Tests\Controller;
 
 use App\Repository\CookEventRepository;
+use App\Service\FeastDesk;
+use App\Service\PlanStore;
 use App\Tests\Support\BrowserCase;
 use FeastLadle\Schedule\ProblemReader;
+use FeastLadle\Solving\PlannedStep;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Clock\MockClock;
 
 final class StationsTest extends BrowserCase
 {
@@ -181,6 +185,40 @@ final class StationsTest extends BrowserCase
         $this->browser->followRedirect();
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-done]'));
         self::assertCount(1, $this->browser->getCrawler()->filter('[data-step="'.$step.'"]'));
+    }
+
+    public function testATickTellsHowTheDayStandsFromThere(): void
+    {
+        $plans = static::getContainer()->get(PlanStore::class);
+        $plan = $plans->plan(static::getContainer()->get(FeastDesk::class)->open((int) $this->feast()->getId()));
+        $clock = static::getContainer()->get(MockClock::class);
+        $first = $plan->steps[0];
+        $tick = function (PlannedStep $step, \DateTimeImmutable $at) use ($clock): void {
+            $clock->modify($at->format('Y-m-d H:i:s P'));
+            $this->browser->request('GET', $this->address('cook'));
+            $this->browser->submit($this->browser->getCrawler()->filter('[data-step="'.$step->key->id().'"] form')->first()->form());
+            $this->browser->followRedirect();
+        };
+        $clock->modify($first->start->format('Y-m-d H:i:s P'));
+        $this->browser->request('GET', $this->address('cook'));
+        self::assertSelectorNotExists('.from-here', 'nothing was ticked yet');
+
+        $tick($first, $first->end);
+        self::assertSelectorTextContains('.from-here [data-moment=offering]', 'of 100');
+        self::assertSelectorTextContains('.from-here', 'The plan stands.');
+
+        // The next is done three quarters of an hour late: what follows moves, and each says from when to when.
+        $next = array_values(array_filter($plan->steps, static fn (PlannedStep $s): bool => 'basundi/1/reduce' === $s->key->id()))[0];
+        $tick($next, $next->end->modify('+45 minutes'));
+        self::assertSelectorTextContains('.from-here [data-because]', 'min behind');
+        $moved = $this->browser->getCrawler()->filter('.from-here [data-move]')->extract(['data-move']);
+        self::assertContains('basundi/1/sweeten', $moved);
+        self::assertNotContains('basundi/1/reduce', $moved);
+
+        // The day after nobody is told anything.
+        $clock->modify('+1 day');
+        $this->browser->request('GET', $this->address('cook'));
+        self::assertSelectorNotExists('.from-here');
     }
 
     public function testATickOfAStepThatIsNotInThePlanIsRefused(): void

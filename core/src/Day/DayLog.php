@@ -35,6 +35,16 @@ final readonly class DayLog
         return new self($known);
     }
 
+    /**
+     * @param list<Event> $events
+     *
+     * @throws CannotBe as above
+     */
+    public function with(array $events): self
+    {
+        return self::of([...array_values($this->events), ...$events]);
+    }
+
     /** @return list<Event> that happened until an instant and were not taken back, in order */
     public function until(\DateTimeImmutable $now): array
     {

@@ -37,7 +37,8 @@ final readonly class Fold
     {
         $this->replanner = new Replanner($larder);
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
-        $this->task = new Task($feast, $kitchen, $plan->quantities, null, $out);
+        // Its minutes are counted from where the plan's are: a plan made on the day begins on the day.
+        $this->task = new Task($feast, $kitchen, $plan->quantities, $plan->origin, $out);
         $this->model = $this->replanner->model($this->task);
     }
 
@@ -48,14 +49,14 @@ final readonly class Fold
         $goes = SolutionStatus::Feasible === $here->after->solution->status;
         $from = $goes ? $here->after : $this->plan;
         $risk = $goes ? $this->futures($here, $now) : null;
-        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder);
+        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder, $from, $this->plan, $here->states, $now);
 
         return new DayState(
             $now,
             $from,
             $this->steps($here, $now),
-            $standing->vessels($from, $here->states, $this->plan, $events, $now),
-            $standing->holds($from, $here->states, $this->plan, $now),
+            $standing->vessels($events),
+            $standing->holds(),
             $this->moments($from, $risk),
             $here->states->contradictions,
             $here->proposal,
@@ -72,7 +73,7 @@ final readonly class Fold
         $model = Presence::in($this->model, $events);
         $inForce = PlanInForce::of($this->plan, $model, $events);
         [$done, $running] = $this->progress($states, $events, $now);
-        [$after] = $this->replanner->replan(
+        [$after, , $waits] = $this->replanner->replan(
             $this->task,
             $model,
             $inForce,
@@ -91,7 +92,7 @@ final readonly class Fold
             $model,
             $done,
             $running,
-            $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now) : null,
+            $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now, $waits) : null,
         );
     }
 

@@ -12,6 +12,7 @@ final readonly class Proposal
     /**
      * @param non-empty-list<ProposedMove> $moves
      * @param bool                         $byItself nothing that anybody is told to do within ten minutes changes, no moment is lost
+     * @param bool                         $waits    steps only wait for what is before them, in the order in force: that one stands
      */
     public function __construct(
         public string $id,
@@ -19,6 +20,7 @@ final readonly class Proposal
         public Sentence $costs,
         public array $moves,
         public bool $byItself,
+        public bool $waits,
     ) {
     }
 }

@@ -24,6 +24,7 @@ final class Proposing
         Plan $after,
         StepStates $states,
         \DateTimeImmutable $now,
+        bool $waits,
     ): ?Proposal {
         $later = [];
         foreach ($after->steps as $step) {
@@ -71,6 +72,7 @@ final class Proposing
                 ]),
             $moves,
             [] === $late && [] === $toldChanges,
+            $waits,
         );
     }
 

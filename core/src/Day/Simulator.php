@@ -130,14 +130,16 @@ final class Simulator
                 continue;
             }
             array_push($violations, ...$this->faults($here, $starts, $ends, $said, $now, $run, $events));
-            $told = $here->after->solution->activities ?: $placements;
-            if (null !== $here->proposal) {
+            $expected = $here->after->solution->activities ?: $placements;
+            $told = $placements;
+            if (null !== $here->proposal && !$here->proposal->waits) {
                 $events[] = $this->event($events, $now, $this->replanned($here->proposal), (string) array_key_first($this->steps));
+                $told = $expected;
             }
             foreach ($starts as $id => $start) {
                 $told[$id] = new Placement(
                     $start,
-                    isset($said[$id]) ? $ends[$id] : max($now + 1, $told[$id]->end),
+                    isset($said[$id]) ? $ends[$id] : max($now + 1, $expected[$id]->end),
                     $placements[$id]->uses,
                 );
             }

@@ -23,26 +23,48 @@ use FeastLadle\Standing\Walk;
 /** What stands where in this minute, by walking the plan with the times that really were; a reading counts more than the walk. */
 final readonly class StandingNow
 {
-    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder)
-    {
+    private Walk $walk;
+
+    /** @var list<HeldDish> */
+    private array $held;
+
+    /** @var array<string, string> step id by activity; the plan from here may number its batches otherwise */
+    private array $names;
+
+    /**
+     * @param Plan $from from here on, done steps where they were
+     * @param Plan $plan the day began with, which names the batches
+     */
+    public function __construct(
+        private Feast $feast,
+        private Kitchen $kitchen,
+        private Larder $larder,
+        private Plan $from,
+        Plan $plan,
+        private StepStates $states,
+        private \DateTimeImmutable $now,
+    ) {
+        $this->walk = Walk::through($feast, $from, $kitchen, $larder);
+        $this->held = Holds::of($feast, $from, $this->walk, $kitchen, $larder);
+        $names = [];
+        foreach ($plan->steps as $step) {
+            $names[$step->activity] = $step->key->id();
+        }
+        $this->names = $names;
     }
 
     /**
-     * @param Plan        $from   from here on, done steps where they were
-     * @param Plan        $plan   the day began with, which names the batches
      * @param list<Event> $events in order
      *
      * @return list<VesselNow> by vessel id
      */
-    public function vessels(Plan $from, StepStates $states, Plan $plan, array $events, \DateTimeImmutable $now): array
+    public function vessels(array $events): array
     {
-        $minute = ($now->getTimestamp() - $from->origin->getTimestamp()) / 60;
-        $names = self::names($plan);
-        $walk = Walk::through($this->feast, $from, $this->kitchen, $this->larder);
+        $minute = $this->minute();
         $found = [];
-        foreach ($walk->steps() as $step) {
-            $of = $names[$step->planned->activity] ?? '';
-            if (StepState::Running === ($states->steps[$of] ?? null)?->state) {
+        foreach ($this->walk->steps() as $step) {
+            $of = $this->names[$step->planned->activity] ?? '';
+            if (StepState::Running === ($this->states->steps[$of] ?? null)?->state) {
                 $length = max(1, $step->planned->minutes());
                 $way = min(1.0, max(0.0, ($minute - $step->planned->startMinute) / $length));
                 foreach ($step->planned->vessels as $vessel) {
@@ -50,18 +72,19 @@ final readonly class StandingNow
                 }
             }
         }
-        foreach ($walk->waits() as $wait) {
-            $of = $names[$wait->of->planned->activity] ?? '';
-            $isDone = StepState::Done === ($states->steps[$of] ?? null)?->state;
-            $next = $states->steps[$names[$wait->for->activity] ?? ''] ?? null;
+        foreach ($this->walk->waits() as $wait) {
+            $of = $this->names[$wait->of->planned->activity] ?? '';
+            $isDone = StepState::Done === ($this->states->steps[$of] ?? null)?->state;
+            $next = $this->states->steps[$this->names[$wait->for->activity] ?? ''] ?? null;
             if ($isDone && null !== $wait->vessel && (null === $next || StepState::NotYet === $next->state)) {
                 $given = $wait->of->given($wait->output)->withCelsius(self::celsius($wait->readings, $minute));
                 $found[$wait->vessel->id][] = [$of, $given, $wait->of, $wait];
             }
         }
-        foreach ($this->held($from, $walk) as $held) {
-            $of = $names[$held->last->planned->activity] ?? '';
-            if (null !== $held->vessel && StepState::Done === ($states->steps[$of] ?? null)?->state && !isset($found[$held->vessel->id])) {
+        foreach ($this->held as $held) {
+            $of = $this->names[$held->last->planned->activity] ?? '';
+            $isReady = StepState::Done === ($this->states->steps[$of] ?? null)?->state;
+            if ($isReady && null !== $held->vessel && !isset($found[$held->vessel->id])) {
                 $given = $held->last->gives->withCelsius(self::celsius($held->readings, $minute));
                 $found[$held->vessel->id][] = [$of, $given, $held->last, $held];
             }
@@ -76,15 +99,14 @@ final readonly class StandingNow
     }
 
     /** @return list<HoldNow> of what is ready */
-    public function holds(Plan $from, StepStates $states, Plan $plan, \DateTimeImmutable $now): array
+    public function holds(): array
     {
-        $minute = ($now->getTimestamp() - $from->origin->getTimestamp()) / 60;
-        $names = self::names($plan);
-        $tasks = new HoldTasks($this->feast, $from, $this->kitchen, $this->larder);
+        $minute = $this->minute();
+        $tasks = new HoldTasks($this->feast, $this->from, $this->kitchen, $this->larder);
         $holds = [];
-        foreach ($this->held($from, Walk::through($this->feast, $from, $this->kitchen, $this->larder)) as $held) {
-            $of = $names[$held->last->planned->activity] ?? '';
-            if (StepState::Done !== ($states->steps[$of] ?? null)?->state) {
+        foreach ($this->held as $held) {
+            $of = $this->names[$held->last->planned->activity] ?? '';
+            if (StepState::Done !== ($this->states->steps[$of] ?? null)?->state) {
                 continue;
             }
             $until = $held->readings[\count($held->readings) - 1]->minute;
@@ -97,7 +119,7 @@ final readonly class StandingNow
                 $held,
                 self::celsius($held->readings, $minute),
                 max(0.0, $before) + Waiting::bandMinutes($soFar),
-                $from->origin->modify('+'.(int) round(60 * $until).' seconds'),
+                $this->from->origin->modify('+'.(int) round(60 * $until).' seconds'),
                 array_values(array_filter($tasks->of($held), static fn (HoldTask $t): bool => $t->minute >= $minute)),
             );
         }
@@ -105,21 +127,9 @@ final readonly class StandingNow
         return $holds;
     }
 
-    /** @return list<HeldDish> */
-    private function held(Plan $from, Walk $walk): array
+    private function minute(): float
     {
-        return Holds::of($this->feast, $from, $walk, $this->kitchen, $this->larder);
-    }
-
-    /** @return array<string, string> step id by activity */
-    public static function names(Plan $plan): array
-    {
-        $names = [];
-        foreach ($plan->steps as $step) {
-            $names[$step->activity] = $step->key->id();
-        }
-
-        return $names;
+        return ($this->now->getTimestamp() - $this->from->origin->getTimestamp()) / 60;
     }
 
     /** What stands in a step's vessels when it has come so far. */

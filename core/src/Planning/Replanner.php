@@ -53,7 +53,7 @@ final readonly class Replanner
      * @param array<string, \DateTimeImmutable>                            $running start by activity
      * @param array<string, int>                                           $left    minutes that running ones still take, where known
      *
-     * @return array{Plan, list<string>} the plan, and what can no longer be kept, in words
+     * @return array{Plan, list<string>, bool} the plan, what can no longer be kept, in words, and whether what is not begun only waits
      */
     public function replan(
         Task $task,
@@ -81,11 +81,11 @@ final readonly class Replanner
             }
         }
         $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running, $left));
-        $stands = self::standing($replan);
+        [$stands, $waits] = self::standing($replan);
         $budget ??= Budget::milliseconds(self::BUDGET_MS);
         $solution = $stands ?? (new Solver())->solve($replan->problem, $budget, $seed, $replan->near);
         if (SolutionStatus::Feasible !== $solution->status) {
-            return [$this->solve->plan($task, $model, $solution), $replan->letGo];
+            return [$this->solve->plan($task, $model, $solution), $replan->letGo, false];
         }
         Solve::audit($replan->problem, $solution);
         $plan = $this->solve->tell($task, $model, $replan->whole($solution));
@@ -94,7 +94,7 @@ final readonly class Replanner
             $plan = $roomy === $solution ? $plan : $this->solve->tell($task, $model, $replan->whole($roomy));
         }
 
-        return [(new Clocks($this->larder))->watch($task->feast, $plan, $task->kitchen), $replan->letGo];
+        return [(new Clocks($this->larder))->watch($task->feast, $plan, $task->kitchen), $replan->letGo, $waits];
     }
 
     /** What was planned anew gets room behind its steps again, its turns kept. */
@@ -105,8 +105,12 @@ final readonly class Replanner
         return (new Buffering($problem, $shortfall, $plan->margins, Budget::milliseconds(0)))->surer($solution, $seed);
     }
 
-    /** The former plan, its turns and its room kept, what must wait a little later: nobody is told anything new without need. */
-    private static function standing(Replan $replan): ?Solution
+    /**
+     * The former plan, its turns and its room kept, what must wait a little later: nobody is told anything new without need.
+     *
+     * @return array{Solution|null, bool} and whether what is not begun only waits for what is before it
+     */
+    private static function standing(Replan $replan): array
     {
         $left = static fn (Solution $of): Solution => new Solution(
             SolutionStatus::Feasible,
@@ -126,17 +130,17 @@ final readonly class Replanner
         );
         $shifted = RightShift::of($replan->problem, $left($replan->asTold()), $solution->placing($now));
         if (null === $shifted) {
-            return null;
+            return [null, false];
         }
         if (!self::isLate($replan, $shifted)) {
             $shifted = $shifted->costing(SolutionTimeline::objective($replan->problem, $shifted));
             if ([] === (new Audit())->faults($replan->problem, $shifted)) {
-                return $shifted;
+                return [$shifted, true];
             }
         }
         $near = NearTiming::of($replan->problem, $shifted);
 
-        return null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : null;
+        return [null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : null, false];
     }
 
     private static function notBefore(Placement $placement, int $earliest): Placement

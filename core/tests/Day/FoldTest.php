@@ -197,6 +197,18 @@ final class FoldTest extends TestCase
         self::assertNull($state->proposal, 'nothing else moves');
     }
 
+    public function testAPlanThatWasMadeOnTheDayIsToldByItsOwnMinutes(): void
+    {
+        $now = new \DateTimeImmutable('2031-11-15T10:00:00+05:30');
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(), Shipped::kitchen(), $now);
+        $log = (new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder()))->read(
+            '{"format": "feast-ladle/day-log", "version": 1, "events": []}',
+        );
+        $state = (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), $plan))->state($log, $now);
+        self::assertNull($state->proposal);
+        self::assertEquals($plan->steps[0]->start, $state->plan->steps[0]->start);
+    }
+
     public function testTheSameEventsInAnyOrderAreTheSameState(): void
     {
         $events = [...$this->saidAsPlanned('15:00'), ['14:20', 'note', ['text' => 'hm']]];
