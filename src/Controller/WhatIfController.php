@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Service\ChangedMeanwhile;
+use App\Service\Scenarios;
 use App\Service\Speaker;
 use App\Service\WhatIf;
 use FeastLadle\Document\FaultyDocument;
@@ -24,11 +25,11 @@ final class WhatIfController extends StationController
     private const FEW_STEPS = 60;
 
     #[Route('/feasts/{id}/what-if', name: 'what_if', requirements: self::ID, methods: ['GET', 'POST'])]
-    public function whatIf(int $id, Request $request, WhatIf $whatIf): Response
+    public function whatIf(int $id, Request $request, WhatIf $whatIf, Scenarios $all): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
-        $scenarios = $whatIf->scenarios($open, $plan);
+        $scenarios = $all->of($open, $plan);
         $asked =
             $scenarios[$request->isMethod('POST') ? $request->request->getString('keep') : $request->query->getString('try')] ?? null;
         if ($request->isMethod('POST')) {
@@ -59,15 +60,21 @@ final class WhatIfController extends StationController
 
     /** What one thing brings, for a page that tries them all one after the other. */
     #[Route('/feasts/{id}/what-if/verdict', name: 'verdict', requirements: self::ID, methods: ['POST'])]
-    public function verdict(int $id, Request $request, WhatIf $whatIf, TranslatorInterface $translator, Speaker $speaker): JsonResponse
-    {
+    public function verdict(
+        int $id,
+        Request $request,
+        WhatIf $whatIf,
+        Scenarios $all,
+        TranslatorInterface $translator,
+        Speaker $speaker,
+    ): JsonResponse {
         if (!$this->isCsrfTokenValid('what-if', $request->request->getString('_token'))) {
             throw $this->createAccessDeniedException('The form is too old. Load the page again.');
         }
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
         $asked =
-            $whatIf->scenarios($open, $plan)[$request->request->getString('try')] ??
+            $all->of($open, $plan)[$request->request->getString('try')] ??
             throw $this->createNotFoundException('There is no such thing to try.');
         $verdict = $whatIf->verdict($open, $plan, $this->plans->moments($open, $plan)->of100(), $asked);
 

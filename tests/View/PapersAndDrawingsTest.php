@@ -9,6 +9,7 @@ use App\Repository\KitchenRepository;
 use App\Service\FeastDesk;
 use App\Service\OpenFeast;
 use App\Service\PlanStore;
+use App\Service\Scenarios;
 use App\Service\WhatIf;
 use App\View\LoadDrawing;
 use App\View\PlateDrawing;
@@ -142,7 +143,7 @@ final class PapersAndDrawingsTest extends KernelTestCase
     {
         $whatIf = self::getContainer()->get(WhatIf::class);
         $before = $this->open->record->getDocument();
-        $scenarios = $whatIf->scenarios($this->open, $this->plan);
+        $scenarios = self::getContainer()->get(Scenarios::class)->of($this->open, $this->plan);
         self::assertArrayHasKey('helper-som', $scenarios);
         self::assertArrayHasKey('less-cups', $scenarios);
         // What the boxes hold can't be left out.
@@ -162,8 +163,9 @@ final class PapersAndDrawingsTest extends KernelTestCase
     public function testWhatIsKeptIsPlannedAsItWasTried(): void
     {
         $whatIf = self::getContainer()->get(WhatIf::class);
-        $document = $whatIf->scenarios($this->open, $this->plan)['less-cups']->document;
-        $tried = $whatIf->try($this->open, $this->plan, $whatIf->scenarios($this->open, $this->plan)['less-cups']);
+        $less = self::getContainer()->get(Scenarios::class)->of($this->open, $this->plan)['less-cups'];
+        $document = $less->document;
+        $tried = $whatIf->try($this->open, $this->plan, $less);
         self::assertNotNull($document);
         self::assertTrue($tried?->isOnTime());
         self::getContainer()->get(FeastDesk::class)->change($this->open, $document->fields, null);
