@@ -10,7 +10,7 @@ use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Solving\Plan;
 
 /** By how much what had to meet a moment came late in each of many days. */
-final readonly class Lateness
+final readonly class DaysLate
 {
     public function __construct(private Feast $feast, private Plan $plan)
     {
@@ -19,14 +19,12 @@ final readonly class Lateness
     /** @param list<array<string, int>> $ends of each run */
     public function report(array $ends, int $seed): RiskReport
     {
-        $late = $chances = [];
-        foreach ($this->due() as $id => $activity) {
-            $of = array_map(fn (array $e): int => $this->late($id, $activity, $e), $ends);
-            $late[$id] = pack('n*', ...array_map(static fn (int $m): int => min(65_535, $m), $of));
-            $chances[$id] = \count(array_filter($of, static fn (int $m): bool => 0 === $m)) / max(1, \count($of));
+        $late = [];
+        foreach ($this->plan->problem->due() as $id => $activity) {
+            $late[$id] = array_map(fn (array $of): int => $this->late($activity, $of), $ends);
         }
 
-        return new RiskReport(\count($ends), $seed, $chances, [], [], $late);
+        return RiskReport::of(\count($ends), $seed, $late);
     }
 
     /**
@@ -41,7 +39,7 @@ final readonly class Lateness
         foreach ($this->feast->moments as $moment) {
             $at = intdiv($moment->at->getTimestamp() - $this->plan->origin->getTimestamp(), 60);
             $due = array_filter(
-                $this->due(),
+                $this->plan->problem->due(),
                 fn (Activity $a): bool => ($a->due->at ?? 0) + ($this->plan->margins[$a->id] ?? 0) === $at,
             );
             $late[$moment->id] = [$this->worst($due, $with), $this->worst($due, $without)];
@@ -61,8 +59,8 @@ final readonly class Lateness
         $worst = [];
         foreach ($ends as $run) {
             $late = [0];
-            foreach ($due as $id => $activity) {
-                $late[] = $this->late($id, $activity, $run);
+            foreach ($due as $activity) {
+                $late[] = $this->late($activity, $run);
             }
             $worst[] = max($late);
         }
@@ -70,15 +68,9 @@ final readonly class Lateness
         return $worst;
     }
 
-    /** @return array<string, Activity> what must meet a moment */
-    private function due(): array
-    {
-        return array_filter($this->plan->problem->activities, static fn (Activity $a): bool => null !== $a->due && $a->due->late > 0);
-    }
-
     /** @param array<string, int> $ends */
-    private function late(string $id, Activity $activity, array $ends): int
+    private function late(Activity $activity, array $ends): int
     {
-        return max(0, $ends[$id] - ($activity->due->at ?? 0) - ($this->plan->margins[$id] ?? 0));
+        return $activity->late($ends[$activity->id], $this->plan->margins[$activity->id] ?? 0);
     }
 }

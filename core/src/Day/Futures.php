@@ -8,7 +8,6 @@ use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Placement;
-use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Solving\Plan;
@@ -44,16 +43,7 @@ final class Futures
         $links = array_values(array_filter($problem->links, static fn (Link $l): bool => !isset($begun[$l->to])));
 
         return Risk::of(
-            new Problem(
-                $problem->horizonStart,
-                $problem->horizonEnd,
-                $problem->unitSeconds,
-                $problem->resources,
-                $activities,
-                $links,
-                $problem->holds,
-                $problem->objective,
-            ),
+            $problem->with(activities: $activities, links: $links),
             $plan->solution->placing($placements),
             self::RUNS,
             $seed,

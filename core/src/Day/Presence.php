@@ -13,11 +13,10 @@ use FeastLadle\Modelling\Calendar;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Modelling\StepNeeds;
 use FeastLadle\Modelling\TimeAxis;
-use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Resource;
 
 /** Who and what is there when, as the day has it: people leave, are late and come, fires and pots go out and are back. */
-final readonly class Presence
+final class Presence
 {
     /** @param list<Event> $events in order */
     public static function in(ScheduleModel $model, array $events): ScheduleModel
@@ -49,22 +48,8 @@ final readonly class Presence
             };
             $resources[$id] = new Resource($was->id, $was->capacity, $was->turnover, $calendar);
         }
-        if ($resources === $problem->resources) {
-            return $model;
-        }
 
-        return $model->withProblem(
-            new Problem(
-                $problem->horizonStart,
-                $problem->horizonEnd,
-                $problem->unitSeconds,
-                $resources,
-                $problem->activities,
-                $problem->links,
-                $problem->holds,
-                $problem->objective,
-            ),
-        );
+        return $resources === $problem->resources ? $model : $model->withProblem($problem->with(resources: $resources));
     }
 
     /** @return array{int, int} until the end of all, where nothing is said */

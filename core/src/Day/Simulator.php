@@ -38,8 +38,8 @@ final class Simulator
     /** @param (\Closure(): float)|null $stopwatch milliseconds since whenever, to measure plans by */
     public function __construct(
         private readonly Feast $feast,
-        private readonly Kitchen $kitchen,
-        private readonly Larder $larder,
+        Kitchen $kitchen,
+        Larder $larder,
         private readonly Plan $plan,
         private readonly ?\Closure $stopwatch = null,
     ) {
@@ -63,7 +63,7 @@ final class Simulator
             array_push($violations, ...$day->violations);
             null === $each ? null : $each($run + 1);
         }
-        $lateness = new Lateness($this->feast, $this->plan);
+        $lateness = new DaysLate($this->feast, $this->plan);
         [$with, $without] = [$lateness->report($ends[0], $seed), $lateness->report($ends[1], $seed)];
 
         return new SimulationReport(
@@ -123,9 +123,8 @@ final class Simulator
                 $here = $this->here($events, $now);
             } catch (FailedAudit) {
                 $violations[] = new Violation('a plan from here fails its audit', $run, $events[\count($events) - 1]->id);
-                $looked = null !== $late ? $placements[$late] : null;
-                if (null !== $late && null !== $looked) {
-                    $placements[$late] = new Placement($looked->start, $now + 1, $looked->uses);
+                if (null !== $late) {
+                    $placements[$late] = new Placement($placements[$late]->start, $now + 1, $placements[$late]->uses);
                 }
                 continue;
             }
@@ -212,14 +211,9 @@ final class Simulator
     private function draw(int $run, int $seed, string $activity, Placement $placement): int
     {
         $range = $this->plan->problem->activities[$activity]->duration;
-        $planned = $placement->end - $placement->start;
-        if ($range->isExact() || $planned < 1 || $range->likely < 1) {
-            return $planned;
-        }
         $random = new Randomizer(new Mt19937(crc32("$seed/$run/$activity")));
-        $drawn = $range->quantile($random->getInt(0, 1_000_000) / 1_000_000);
 
-        return max(1, (int) round(($drawn * $planned) / $range->likely));
+        return $range->lasting($placement->end - $placement->start, static fn (): float => $random->getInt(0, 1_000_000) / 1_000_000);
     }
 
     /** @param list<Event> $before */

@@ -18,7 +18,6 @@ use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\ConflictKind;
 use FeastLadle\Schedule\Network;
-use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Propagation;
 use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Plan;
@@ -85,16 +84,7 @@ final readonly class Lateness
                 $activities[$id] = new Activity($a->id, $a->duration, $a->needs, $a->earliestStart, $a->due->at ?? $a->latestEnd, null);
             }
         }
-        $strict = new Problem(
-            $problem->horizonStart,
-            $problem->horizonEnd,
-            $problem->unitSeconds,
-            $problem->resources,
-            $activities,
-            $problem->links,
-            $problem->holds,
-            $problem->objective,
-        );
+        $strict = $problem->with(activities: $activities);
         $reasons = [];
         foreach ((new Propagation(new Network($strict)))->conflicts as $conflict) {
             $titles = [];

@@ -17,4 +17,10 @@ final readonly class Activity
         public ?Due $due,
     ) {
     }
+
+    /** Units after its due time, and what is granted beyond it; 0 without one. */
+    public function late(int $end, int $grace = 0): int
+    {
+        return null === $this->due ? 0 : max(0, $end - $this->due->at - $grace);
+    }
 }

@@ -34,6 +34,18 @@ final readonly class DurationRange
             : $this->max - sqrt((1 - $share) * $width * ($this->max - $this->likely));
     }
 
+    /**
+     * How long what was planned so long lasts in one of all futures; the triangle is stretched to what was planned.
+     *
+     * @param \Closure(): float $drawn a share from 0 to 1; not asked where nothing can be drawn
+     */
+    public function lasting(int $planned, \Closure $drawn): int
+    {
+        return $this->isExact() || $planned < 1 || $this->likely < 1
+            ? $planned
+            : max(1, (int) round(($this->quantile($drawn()) * $planned) / $this->likely));
+    }
+
     /** Share of all futures that do not exceed so many units. */
     public function shareWithin(float $units): float
     {

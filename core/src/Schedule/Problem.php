@@ -28,6 +28,33 @@ final readonly class Problem
     ) {
     }
 
+    /** @return array<string, Activity> what is late when it ends after its due time, by id */
+    public function due(): array
+    {
+        return array_filter($this->activities, static fn (Activity $a): bool => null !== $a->due && $a->due->late > 0);
+    }
+
+    /**
+     * The same with other resources, activities or links.
+     *
+     * @param array<string, Resource>|null $resources
+     * @param array<string, Activity>|null $activities
+     * @param list<Link>|null              $links
+     */
+    public function with(?array $resources = null, ?array $activities = null, ?array $links = null): self
+    {
+        return new self(
+            $this->horizonStart,
+            $this->horizonEnd,
+            $this->unitSeconds,
+            $resources ?? $this->resources,
+            $activities ?? $this->activities,
+            $links ?? $this->links,
+            $this->holds,
+            $this->objective,
+        );
+    }
+
     /**
      * Follows sameAs to the need that really chooses.
      *

@@ -56,14 +56,14 @@ final class Risk
     private function run(int $runs, int $seed, array $grace): RiskReport
     {
         $random = new Randomizer(new Mt19937($seed));
-        $due = array_filter($this->problem->activities, static fn (Activity $a): bool => null !== $a->due && $a->due->late > 0);
+        $due = $this->problem->due();
         $lateness = array_fill_keys(array_keys($due), []);
         $blame = array_fill_keys($this->turns->order, 0);
         for ($run = 0; $run < $runs; ++$run) {
             [$ends, $causes] = $this->once($random);
             $blamed = [];
             foreach ($due as $id => $activity) {
-                $late = max(0, $ends[$id] - ($activity->due->at ?? 0) - ($grace[$id] ?? 0));
+                $late = $activity->late($ends[$id], $grace[$id] ?? 0);
                 $lateness[$id][] = $late;
                 // Back along what it waited for, to the steps that took longer than planned.
                 for ($at = $id; $late > 0 && null !== $at; $at = $causes[$at]) {
@@ -77,36 +77,21 @@ final class Risk
                 ++$blame[$id];
             }
         }
-        $chances = [];
-        $earlier = [];
-        $late = [];
-        foreach ($lateness as $id => $minutes) {
-            $late[$id] = pack('n*', ...array_map(static fn (int $m): int => min(65_535, $m), $minutes));
-            sort($minutes);
-            $chances[$id] = (float) (\count(array_filter($minutes, static fn (int $m): bool => 0 === $m)) / $runs);
-            $earlier[$id] = $minutes[min($runs - 1, (int) ceil(self::SURE * $runs) - 1)];
-        }
         arsort($blame);
 
-        return new RiskReport(
-            $runs,
-            $seed,
-            $chances,
-            $earlier,
-            array_map(static fn (int $n): float => $n / $runs, array_filter($blame)),
-            $late,
-        );
+        return RiskReport::of($runs, $seed, $lateness, array_map(static fn (int $n): float => $n / $runs, array_filter($blame)));
     }
 
     /** @return array{array<string, int>, array<string, string|null>} ends, and what each waited for */
     private function once(Randomizer $random): array
     {
+        $share = static fn (): float => $random->getInt(0, 1_000_000) / 1_000_000;
         $starts = [];
         $ends = [];
         $causes = [];
         foreach ($this->turns->order as $id) {
             $planned = $this->solution->activities[$id];
-            $length = $this->draw($random, $this->problem->activities[$id]->duration, $planned->end - $planned->start);
+            $length = $this->problem->activities[$id]->duration->lasting($planned->end - $planned->start, $share);
             $start = $planned->start;
             $causes[$id] = null;
             foreach ($this->turns->before($id) as [$from, $fromEnd, $toEnd, $lag]) {
@@ -121,16 +106,5 @@ final class Risk
         }
 
         return [$ends, $causes];
-    }
-
-    /** One length out of the triangle, which is stretched to the planned one. */
-    private function draw(Randomizer $random, DurationRange $range, int $planned): int
-    {
-        if ($range->isExact() || $planned < 1 || $range->likely < 1) {
-            return $planned;
-        }
-        $drawn = $range->quantile($random->getInt(0, 1_000_000) / 1_000_000);
-
-        return max(1, (int) round(($drawn * $planned) / $range->likely));
     }
 }

@@ -25,6 +25,23 @@ final readonly class RiskReport
     }
 
     /**
+     * @param array<string, list<int>> $lateness units late in each run, by activity with a due time
+     * @param array<string, float>     $blame    as above
+     */
+    public static function of(int $runs, int $seed, array $lateness, array $blame = []): self
+    {
+        $chances = $earlier = $late = [];
+        foreach ($lateness as $id => $units) {
+            $late[$id] = pack('n*', ...array_map(static fn (int $m): int => min(65_535, $m), $units));
+            sort($units);
+            $chances[$id] = (float) (\count(array_filter($units, static fn (int $m): bool => 0 === $m)) / $runs);
+            $earlier[$id] = $units[min($runs - 1, (int) ceil(Risk::SURE * $runs) - 1)];
+        }
+
+        return new self($runs, $seed, $chances, $earlier, $blame, $late);
+    }
+
+    /**
      * The share of runs in which all of these are there together.
      *
      * @param array<string, int> $allowed minutes after its own due time at which each is still in time here, by activity

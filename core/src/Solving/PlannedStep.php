@@ -9,8 +9,10 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Modelling\StepKey;
+use FeastLadle\Modelling\TimeAxis;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Step;
+use FeastLadle\Schedule\Placement;
 
 /** A step with its place in the plan. */
 final readonly class PlannedStep
@@ -44,6 +46,30 @@ final readonly class PlannedStep
         public Flame $flame = Flame::None,
         public bool $lid = false,
     ) {
+    }
+
+    /** The same step at other minutes. */
+    public function placed(Placement $at, TimeAxis $axis): self
+    {
+        return new self(
+            $this->key,
+            $this->dish,
+            $this->step,
+            $at->start,
+            $at->end,
+            $axis->instant($at->start),
+            $axis->instant($at->end),
+            $this->minMinutes,
+            $this->maxMinutes,
+            $this->burner,
+            $this->vessels,
+            $this->people,
+            $this->bowls,
+            $this->activity,
+            $this->for,
+            $this->flame,
+            $this->lid,
+        );
     }
 
     public function minutes(): int
