@@ -50,7 +50,8 @@ final readonly class CookingDay
             $what = CookEventKind::Done === $event->getKind()
                 ? new StepDone($event->getStep(), null, null, null)
                 : new StepNotDone($event->getStep());
-            $id = $event->getClientId();
+            // Of two in one second the one that came later counts.
+            $id = \sprintf('%09d', $event->getId());
             $events[] = new Event($id, $event->getAt(), null, null, null, false, $what, $event->getKind()->value.$event->getStep());
         }
 

@@ -12,8 +12,10 @@ use FeastLadle\Day\Fold;
 use FeastLadle\Day\Happening\StepStarted;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\SolutionStatus;
+use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use Psr\Clock\ClockInterface;
+use Psr\Log\LoggerInterface;
 
 /** How the day stands by what was ticked so far: the moments from here, and what moves because of it. */
 final readonly class FromHere
@@ -22,8 +24,12 @@ final readonly class FromHere
     private const BEFORE = '-60 minutes';
     private const AFTER = '+3 hours';
 
-    public function __construct(private CookingDay $day, private ClockInterface $clock, private Larder $larder)
-    {
+    public function __construct(
+        private CookingDay $day,
+        private ClockInterface $clock,
+        private Larder $larder,
+        private LoggerInterface $logger,
+    ) {
     }
 
     /** @return DayState|null null while nothing was ticked, and before and after the day */
@@ -41,8 +47,14 @@ final readonly class FromHere
         }
 
         $log = $this->day->log($open->record)->with($this->begun($open, $plan, $now));
+        try {
+            return (new Fold($open->feast, $open->kitchen, $this->larder, $plan))->state($log, $now);
+        } catch (FailedAudit $e) {
+            // The board itself must be there for whoever cooks.
+            $this->logger->error('The day of feast {feast} could not be told: {why}', ['feast' => $open->id(), 'why' => $e->getMessage()]);
 
-        return (new Fold($open->feast, $open->kitchen, $this->larder, $plan))->state($log, $now);
+            return null;
+        }
     }
 
     /**

@@ -28,24 +28,27 @@ final readonly class Fold
 
     private Replanner $replanner;
 
+    private Feast $feast;
+
     private Task $task;
 
     private ScheduleModel $model;
 
     /** @param Plan $plan the day began with, feasible */
-    public function __construct(private Feast $feast, private Kitchen $kitchen, private Larder $larder, private Plan $plan)
+    public function __construct(Feast $feast, private Kitchen $kitchen, private Larder $larder, private Plan $plan)
     {
+        // What was planned to the minute is due at its moment, not at the room that was wished before it.
+        $this->feast = $plan->isToTheMinute ? $feast->atTheMinute() : $feast;
         $this->replanner = new Replanner($larder);
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
         // Its minutes are counted from where the plan's are: a plan made on the day begins on the day.
-        $this->task = new Task($feast, $kitchen, $plan->quantities, $plan->origin, $out);
+        $this->task = new Task($this->feast, $kitchen, $plan->quantities, $plan->origin, $out);
         $this->model = $this->replanner->model($this->task);
     }
 
     public function state(DayLog $log, \DateTimeImmutable $now): DayState
     {
         $here = $this->from($log, $now);
-        $events = $log->until($now);
         $goes = SolutionStatus::Feasible === $here->after->solution->status;
         $from = $goes ? $here->after : $this->plan;
         $risk = $goes ? $this->futures($here, $now) : null;
@@ -55,7 +58,7 @@ final readonly class Fold
             $now,
             $from,
             $this->steps($here, $now),
-            $standing->vessels($events),
+            $standing->vessels($here->events),
             $standing->holds(),
             $this->moments($from, $risk),
             $here->states->contradictions,
@@ -87,6 +90,7 @@ final readonly class Fold
         $goes = SolutionStatus::Feasible === $after->solution->status;
 
         return new PlanFromHere(
+            $events,
             $after,
             $states,
             $model,
@@ -135,7 +139,7 @@ final readonly class Fold
 
     private function futures(PlanFromHere $here, \DateTimeImmutable $now): RiskReport
     {
-        $minute = $here->model->axis->minute(...);
+        $minute = $here->model->axis->minutePassed(...);
 
         return Futures::of(
             $here->after,

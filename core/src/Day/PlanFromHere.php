@@ -11,6 +11,7 @@ use FeastLadle\Solving\Plan;
 final readonly class PlanFromHere
 {
     /**
+     * @param list<Event>                                         $events   that hold, in order
      * @param Plan                                                $after    without a schedule where nothing goes from here
      * @param ScheduleModel                                       $model    with who and what is there now
      * @param array<string, StepProgress>                         $done     by activity
@@ -18,6 +19,7 @@ final readonly class PlanFromHere
      * @param Proposal|null                                       $proposal where it differs from the plan in force
      */
     public function __construct(
+        public array $events,
         public Plan $after,
         public StepStates $states,
         public ScheduleModel $model,

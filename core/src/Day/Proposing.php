@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
+use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Schedule\Solution;
-use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
-use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Words\Sentence;
 
 /** How a plan from here differs from the one in force, in one sentence, and whether anybody has to be asked. */
@@ -39,17 +39,13 @@ final class Proposing
             }
             $elsewhere = $was->uses !== $after->solution->activities[$step->activity]->uses;
             if ($was->start !== $to->startMinute || $elsewhere) {
-                $moves[] = new ProposedMove(self::at($step, $was->start, $was->end, $model), $to);
+                $moves[] = new ProposedMove($step->placed($was, $model->axis), $to);
             }
         }
         if ([] === $moves) {
             return null;
         }
         usort($moves, static fn (ProposedMove $a, ProposedMove $b): int => $a->to->startMinute <=> $b->to->startMinute);
-        $late = array_filter(
-            $after->timings,
-            static fn (DishTiming $t): bool => $t->lateMinutes > ($plan->timings[$t->dish]->lateMinutes ?? 0),
-        );
         $told = $model->axis->minute($now) + self::TOLD_MINUTES;
         $toldChanges = array_filter(
             $moves,
@@ -64,16 +60,41 @@ final class Proposing
                 $m->to->burner,
             ], $moves))), 0, 12),
             self::because($plan, $inForce, $states, $model, $now),
-            [] === $late
-                ? new Sentence('Nothing is missed.')
-                : new Sentence('{what} {minutes} min late.', [
-                    'what' => $plan->quantities->dishes[(string) array_key_first($late)]->dish->recipe->name,
-                    'minutes' => max(array_map(static fn (DishTiming $t): int => $t->lateMinutes, $late)),
-                ]),
+            self::costs($plan, $after) ?? new Sentence('Nothing is missed.'),
             $moves,
-            [] === $late && [] === $toldChanges,
+            null === self::costs($plan, $after) && [] === $toldChanges,
             $waits,
         );
+    }
+
+    /** What is later, stands too long or waits too long beyond what the plan had; null where nothing is. */
+    private static function costs(Plan $plan, Plan $after): ?Sentence
+    {
+        $most = 0;
+        $latest = null;
+        foreach ($after->timings as $dish => $timing) {
+            if ($timing->lateMinutes > max($most, $plan->timings[$dish]->lateMinutes ?? 0)) {
+                [$most, $latest] = [$timing->lateMinutes, $plan->quantities->dishes[$dish]->dish->recipe->name];
+            }
+        }
+        if (null !== $latest) {
+            return new Sentence('{what} {minutes} min late.', ['what' => $latest, 'minutes' => $most]);
+        }
+        $known = static fn (Obstacle $o): string => $o->dish.$o->sentence->id;
+        $before = array_map($known, self::broken($plan));
+        foreach (self::broken($after) as $obstacle) {
+            if (!\in_array($known($obstacle), $before, true)) {
+                return $obstacle->sentence;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Obstacle> clocks and windows that are not kept */
+    private static function broken(Plan $plan): array
+    {
+        return [...$plan->clocks, ...array_map(static fn (Overrun $o): Obstacle => $o->obstacle, $plan->overruns)];
     }
 
     /** What is furthest behind of all that is not over; else what was done last, if late. */
@@ -105,28 +126,5 @@ final class Proposing
         return null === $worst
             ? new Sentence('From here it goes better otherwise.')
             : new Sentence('"{step}" is {minutes} min behind.', ['step' => $worst->step->title, 'minutes' => $most]);
-    }
-
-    private static function at(PlannedStep $step, int $start, int $end, ScheduleModel $model): PlannedStep
-    {
-        return new PlannedStep(
-            $step->key,
-            $step->dish,
-            $step->step,
-            $start,
-            $end,
-            $model->axis->instant($start),
-            $model->axis->instant($end),
-            $step->minMinutes,
-            $step->maxMinutes,
-            $step->burner,
-            $step->vessels,
-            $step->people,
-            $step->bowls,
-            $step->activity,
-            $step->for,
-            $step->flame,
-            $step->lid,
-        );
     }
 }

@@ -46,6 +46,12 @@ final readonly class TimeAxis
         return $this->origin->setTimestamp($this->origin->getTimestamp() + 60 * $minute);
     }
 
+    /** The same for what has happened: what was before all counted minutes was over when they began. */
+    public function minutePassed(\DateTimeImmutable $instant): int
+    {
+        return max(0, $this->minute($instant));
+    }
+
     public function minute(\DateTimeImmutable $instant): int
     {
         return intdiv($instant->getTimestamp() - $this->origin->getTimestamp(), 60);

@@ -66,21 +66,21 @@ final readonly class Replanner
         int $seed = 1,
         array $left = [],
     ): array {
-        $done = array_map(static fn (array $d): array => [$model->axis->minute($d[0]), $model->axis->minute($d[1])], $done);
-        $running = array_map($model->axis->minute(...), $running);
+        $done = array_map(static fn (array $d): array => [$model->axis->minutePassed($d[0]), $model->axis->minutePassed($d[1])], $done);
+        $running = array_map($model->axis->minutePassed(...), $running);
         foreach ($model->problem->links as $link) {
             // A marker goes with the step whose start it marks.
             if (!isset($model->steps[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
                 $start = $done[$link->from][0] ?? $running[$link->from] ?? null;
                 $end = ($start ?? 0) + $model->problem->activities[$link->to]->duration->likely;
-                if (null !== $start && $end <= $model->axis->minute($now)) {
+                if (null !== $start && $end <= $model->axis->minutePassed($now)) {
                     $done[$link->to] = [$start, $end];
                 } elseif (null !== $start) {
                     $running[$link->to] = $start;
                 }
             }
         }
-        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minute($now), $done, $running, $left));
+        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minutePassed($now), $done, $running, $left));
         [$stands, $waits] = self::standing($replan);
         $budget ??= Budget::milliseconds(self::BUDGET_MS);
         $solution = $stands ?? (new Solver())->solve($replan->problem, $budget, $seed, $replan->near);
@@ -153,8 +153,8 @@ final readonly class Replanner
     /** Something late may be made less late. */
     private static function isLate(Replan $replan, Solution $solution): bool
     {
-        foreach ($replan->problem->activities as $id => $activity) {
-            if (null !== $activity->due && $activity->due->late > 0 && $solution->activities[$id]->end > $activity->due->at) {
+        foreach ($replan->problem->due() as $id => $activity) {
+            if ($activity->late($solution->activities[$id]->end) > 0) {
                 return true;
             }
         }

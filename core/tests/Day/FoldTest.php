@@ -201,12 +201,35 @@ final class FoldTest extends TestCase
     {
         $now = new \DateTimeImmutable('2031-11-15T10:00:00+05:30');
         $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(), Shipped::kitchen(), $now);
-        $log = (new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder()))->read(
-            '{"format": "feast-ladle/day-log", "version": 1, "events": []}',
-        );
+        $log = $this->reader()->read('{"format": "feast-ladle/day-log", "version": 1, "events": []}');
         $state = (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), $plan))->state($log, $now);
         self::assertNull($state->proposal);
         self::assertEquals($plan->steps[0]->start, $state->plan->steps[0]->start);
+    }
+
+    public function testWhatWasDoneLongBeforeTheFirstShiftIsDone(): void
+    {
+        $event = ['id' => 'a', 'at' => '2031-11-10T12:00:00+05:30', 'kind' => 'done', 'step' => 'kesari/0/nuts'];
+        $log = ['format' => 'feast-ladle/day-log', 'version' => 1, 'events' => [$event]];
+        $read = $this->reader()->read(json_encode($log, \JSON_THROW_ON_ERROR));
+        $fold = new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), self::plan());
+        $state = $fold->state($read, new \DateTimeImmutable('2031-11-15T11:00:00+05:30'));
+        self::assertSame(StepState::Done, self::now($state, 'kesari/0/nuts')->progress->state);
+        self::assertNull($state->stuck);
+        self::assertGreaterThan(0.9, $state->moments[0]->chance->chance);
+        // Even before the day there is an answer.
+        self::assertNull($fold->state($read, new \DateTimeImmutable('2031-11-11T11:00:00+05:30'))->stuck);
+    }
+
+    public function testAPlanToTheMinuteIsNotHeldToTheRoomThatWasWished(): void
+    {
+        $wished = Shipped::feast()->atTheMinute();
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($wished, Shipped::kitchen())->toTheMinute();
+        $log = $this->reader()->read('{"format": "feast-ladle/day-log", "version": 1, "events": []}');
+        $fold = new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), $plan);
+        $state = $fold->state($log, $plan->steps[0]->start->modify('-5 minutes'));
+        self::assertNull($state->proposal);
+        self::assertSame(0, $state->moments[0]->lateMinutes);
     }
 
     public function testTheSameEventsInAnyOrderAreTheSameState(): void
@@ -289,12 +312,16 @@ final class FoldTest extends TestCase
             }
         }
         $document = ['format' => 'feast-ladle/day-log', 'version' => 1, 'events' => $events];
-        $reader = new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder());
-        $log = $reader->read(json_encode($document, \JSON_THROW_ON_ERROR));
+        $log = $this->reader()->read(json_encode($document, \JSON_THROW_ON_ERROR));
 
         return (new Fold(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), self::plan()))->state(
             $log,
             new \DateTimeImmutable("2031-11-15T$time:00+05:30"),
         );
+    }
+
+    private function reader(): LogReader
+    {
+        return new LogReader(Shipped::feast(), Shipped::kitchen(), Shipped::larder());
     }
 }
