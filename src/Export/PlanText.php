@@ -14,7 +14,9 @@ use FeastLadle\Heat\Fuel;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\Person;
 use FeastLadle\Measure\AmountWriter;
+use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Vessel\Vessel;
@@ -70,7 +72,8 @@ final class PlanText
             }
             array_push($lines, ...$this->pots($planned));
         }
-        foreach ($plan->obstacles as $obstacle) {
+        $windows = array_map(static fn (Overrun $o): Obstacle => $o->obstacle, $plan->overruns);
+        foreach ([...$plan->obstacles, ...$plan->clocks, ...$windows] as $obstacle) {
             $lines[] = '  ! '.$obstacle->dish.': '.$this->speaker->say($obstacle->sentence);
         }
 

@@ -159,6 +159,19 @@ final class CommandsTest extends KernelTestCase
         self::assertStringContainsString('Evening milk', $tester->getDisplay());
     }
 
+    public function testAWindowThatIsOverrunStandsInTheText(): void
+    {
+        /** @var array<string, mixed> $feast */
+        $feast = json_decode((string) file_get_contents(__DIR__.'/../../data/feasts/boat-lamp.json'), true);
+        unset($feast['boxes']);
+        $feast['groups'] = [['id' => 'all', 'name' => 'All', 'count' => 600, 'appetite' => 1, 'at' => 'first']];
+        $feast['dishes'] = [['id' => 'cups', 'recipe' => 'millet-cups', 'uptake' => 1]];
+        $tester = $this->tester('ladle:plan');
+        self::assertSame(1, $tester->execute(['file' => $this->file(json_encode($feast, \JSON_THROW_ON_ERROR))]));
+        // 1,260 cups to be shaped within an hour of the kneading.
+        self::assertMatchesRegularExpression('/! cups: "Shape the cups.+ too late after "Knead it hot", for which there are 60 min/', $tester->getDisplay());
+    }
+
     public function testAFaultyFeastFileIsRefusedWithPointers(): void
     {
         $tester = $this->tester('ladle:plan');
