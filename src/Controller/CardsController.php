@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
-use App\Entity\CookEventKind;
 use App\Export\PdfPrinter;
 use App\Service\CookingDay;
 use FeastLadle\Cards\Card;
@@ -43,10 +42,10 @@ final class CardsController extends StationController
         // Only what was changed on this page counts: somebody else may have ticked in between.
         $was = array_intersect(array_filter($request->request->all('was'), \is_string(...)), $known);
         foreach (array_diff($now, $was) as $bowl) {
-            $day->record($open->record, CookEventKind::Done, $bowl, Uuid::v7()->toRfc4122());
+            $day->tick($open->record, $bowl, true, Uuid::v7()->toRfc4122());
         }
         foreach (array_diff($was, $now) as $bowl) {
-            $day->record($open->record, CookEventKind::Undone, $bowl, Uuid::v7()->toRfc4122());
+            $day->tick($open->record, $bowl, false, Uuid::v7()->toRfc4122());
         }
 
         return $this->redirectToRoute('cards', ['id' => $id], Response::HTTP_SEE_OTHER);

@@ -12,12 +12,16 @@ use FeastLadle\Day\Instants;
 use FeastLadle\Day\MomentNow;
 use FeastLadle\Day\Proposal;
 use FeastLadle\Day\ProposedMove;
+use FeastLadle\Day\SlipNow;
+use FeastLadle\Day\Slips\Added;
 use FeastLadle\Day\StepNow;
 use FeastLadle\Day\VesselNow;
+use FeastLadle\Day\WayNow;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Standing\HoldTask;
+use FeastLadle\Words\Sentence;
 
 /** The cooking day in one minute, as a document: docs/formats/day-log.md. */
 final readonly class DayStateJson
@@ -62,6 +66,12 @@ final readonly class DayStateJson
                     'counts' => $c->counts->id,
                 ], $state->contradictions),
                 'proposal' => null === $state->proposal ? null : $this->proposal($state->proposal, $names, $instant),
+                'ways' => array_merge(...array_map(fn (SlipNow $s): array => $this->ways($s, $instant), $state->slips)),
+                'noWayBack' => array_map(static fn (SlipNow $s): array => [
+                    'for' => $s->event->id,
+                    'why' => $s->answer->noWayBack?->text(),
+                    'next' => ($s->ways[0] ?? null)?->way->does->text(),
+                ], array_values(array_filter($state->slips, static fn (SlipNow $s): bool => null !== $s->answer->noWayBack))),
                 'withoutStep' => array_map(static fn (Event $e): string => $e->id, $state->withoutStep),
                 'stuck' => $state->stuck?->text(),
                 'fingerprint' => $fingerprint,
@@ -97,6 +107,37 @@ final readonly class DayStateJson
             'start' => $instant($at->start),
             'end' => $instant($at->end),
         ];
+    }
+
+    /**
+     * @param \Closure(?\DateTimeImmutable): (string|null) $instant
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function ways(SlipNow $slip, \Closure $instant): array
+    {
+        $told = static function (Sentence ...$sentences): ?string {
+            return [] === $sentences ? null : implode(' ', array_map(static fn (Sentence $s): string => $s->text(), $sentences));
+        };
+
+        return array_map(static fn (WayNow $w): array => [
+            'id' => $w->id,
+            'for' => $slip->event->id,
+            'kind' => $w->way->kind->value,
+            'hazard' => $told(...$slip->answer->first),
+            'changes' => $told(...$slip->answer->changes),
+            'does' => trim($w->way->does->text().' '.$w->way->asWritten),
+            'adds' => array_map(static fn (Added $a): array => [
+                'ingredient' => $a->thing->id,
+                'grams' => round($a->grams, 1),
+                'least' => round($a->least, 1),
+                'most' => round($a->most, 1),
+            ], $w->way->adds),
+            'minutes' => $w->way->minutes,
+            'ready' => $instant($w->ready),
+            'loses' => $w->way->loses?->text(),
+            'planned' => $w->isPlanned,
+        ], $slip->ways);
     }
 
     /** @return array<string, mixed> */

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Repository\CookEventRepository;
-use FeastLadle\Cards\BowlKey;
+use App\Repository\DayEventRepository;
+use FeastLadle\Day\EventKind;
 use Psr\Clock\ClockInterface;
 
 /** What the day itself asks of a plan: nothing can start before now; once work is ticked, the plan stays where it was. */
 final readonly class DayPolicy
 {
-    public function __construct(private CookEventRepository $events, private ClockInterface $clock)
+    private const COOKING = [EventKind::Started, EventKind::Done, EventKind::NotDone];
+
+    public function __construct(private DayEventRepository $events, private ClockInterface $clock)
     {
     }
 
@@ -31,7 +33,7 @@ final readonly class DayPolicy
     private function isBegun(OpenFeast $open): bool
     {
         foreach ($this->events->log($open->record) as $event) {
-            if (!BowlKey::isOne($event->getStep())) {
+            if (\in_array($event->getKind(), self::COOKING, true)) {
                 return true;
             }
         }

@@ -84,7 +84,7 @@ final readonly class CookBoard
         foreach ($plan->steps as $step) {
             $at = $done[$step->key->id()] ?? null;
             if (null !== $at) {
-                $finished[] = ['step' => $step, 'client' => Uuid::v4()->toRfc4122(), 'at' => $at->setTimezone($open->feast->timeZone)];
+                $finished[] = ['step' => $step, 'client' => Uuid::v7()->toRfc4122(), 'at' => $at->setTimezone($open->feast->timeZone)];
             }
         }
         usort($finished, static fn (array $a, array $b): int => $b['at'] <=> $a['at']);
@@ -109,7 +109,7 @@ final readonly class CookBoard
     {
         return [
             'step' => $step,
-            'client' => Uuid::v4()->toRfc4122(),
+            'client' => Uuid::v7()->toRfc4122(),
             'due' => $step->start <= $now,
             'overdue' => $step->end < $now,
             'cautions' => (new Cautions($this->larder))->of(

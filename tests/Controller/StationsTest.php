@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Controller;
 
-use App\Repository\CookEventRepository;
+use App\Repository\DayEventRepository;
 use App\Service\FeastDesk;
 use App\Service\PlanStore;
 use App\Tests\Support\BrowserCase;
@@ -170,7 +170,7 @@ final class StationsTest extends BrowserCase
         $this->browser->submit($form);
         $this->browser->submit($form);
         $this->browser->request('GET', $this->address('cook'));
-        self::assertCount(1, static::getContainer()->get(CookEventRepository::class)->log($this->feast()));
+        self::assertCount(1, static::getContainer()->get(DayEventRepository::class)->log($this->feast()));
         self::assertCount(1, $this->browser->getCrawler()->filter('[data-done="'.$step.'"]'));
         self::assertSelectorTextContains('[data-station=cook]', '1 of 25 done');
         $this->browser->request('GET', $this->address('cook/state'));
@@ -235,7 +235,7 @@ final class StationsTest extends BrowserCase
             $this->browser->request('POST', $this->address('cook/events'), ['_token' => $token, ...$event]);
             self::assertResponseStatusCodeSame(422);
         }
-        self::assertSame([], static::getContainer()->get(CookEventRepository::class)->log($this->feast()));
+        self::assertSame([], static::getContainer()->get(DayEventRepository::class)->log($this->feast()));
     }
 
     public function testWhatWasLeftOverIsKeptForNextTime(): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Tests\Hostile;
 
 use App\Doctrine\ComparesVersions;
-use App\Entity\CookEventKind;
 use App\EventListener\NothingKeptListener;
 use App\Repository\FeastPlanRepository;
 use App\Repository\KitchenRepository;
@@ -167,11 +166,11 @@ final class AtOnceTest extends BrowserCase
     {
         $day = self::getContainer()->get(CookingDay::class);
         $feast = $this->feast();
-        $day->record($feast, CookEventKind::Done, 'basundi/1/reduce', 'one-client-id');
-        $day->record($feast, CookEventKind::Done, 'basundi/1/reduce', 'one-client-id');
+        $day->tick($feast, 'basundi/1/reduce', true, 'one-client-id');
+        $day->tick($feast, 'basundi/1/reduce', true, 'one-client-id');
         self::assertCount(1, $day->done($feast));
         $this->expectException(ConflictHttpException::class);
-        $day->record($feast, CookEventKind::Undone, 'basundi/1/reduce', 'one-client-id');
+        $day->tick($feast, 'basundi/1/reduce', false, 'one-client-id');
     }
 
     public function testAClientIdEndsWhereItEnds(): void
@@ -187,13 +186,16 @@ final class AtOnceTest extends BrowserCase
         $id = (int) $this->feast()->getId();
         $day = self::getContainer()->get(CookingDay::class);
         self::assertSame(0, $day->versionOf($id));
-        $day->record($this->feast(), CookEventKind::Done, 'basundi/1/reduce', 'one-client-id');
+        $day->tick($this->feast(), 'basundi/1/reduce', true, 'one-client-id');
         self::assertSame($day->version($this->feast()), $day->versionOf($id));
         self::assertNull($day->versionOf(999_999));
         $this->browser->request('GET', '/feasts/999999/cook/state');
         self::assertResponseStatusCodeSame(404);
         $this->browser->request('GET', $this->address('cook/state'));
-        self::assertSame(['version' => $day->versionOf($id)], json_decode((string) $this->browser->getResponse()->getContent(), true));
+        self::assertSame(
+            ['version' => $day->versionOf($id), 'now' => 1_951_270_200],
+            json_decode((string) $this->browser->getResponse()->getContent(), true),
+        );
     }
 
     /** As a read-only folder is to a writer. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tests\Service;
 
-use App\Entity\CookEventKind;
 use App\Repository\FeastPlanRepository;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
@@ -97,7 +96,7 @@ final class PlanStoreTest extends KernelTestCase
         }
         self::getContainer()
             ->get(CookingDay::class)
-            ->record($open->record, CookEventKind::Done, $plans->plan($open)->steps[0]->key->id(), 'client-0002');
+            ->tick($open->record, $plans->plan($open)->steps[0]->key->id(), true, 'client-0002');
         self::getContainer()
             ->get(MockClock::class)
             ->modify($morning->modify('+3 hours')->format(\DATE_ATOM));
@@ -140,11 +139,11 @@ final class PlanStoreTest extends KernelTestCase
         $day = self::getContainer()->get(CookingDay::class);
         $record = $this->open()->record;
         foreach (['a-client-1', 'a-client-1', 'a-client-2'] as $client) {
-            $day->record($record, CookEventKind::Done, 'basundi/1/boil', $client);
+            $day->tick($record, 'basundi/1/boil', true, $client);
         }
         self::assertCount(1, $day->done($record));
         $version = $day->version($record);
-        $day->record($record, CookEventKind::Undone, 'basundi/1/boil', 'a-client-3');
+        $day->tick($record, 'basundi/1/boil', false, 'a-client-3');
         self::assertSame([], $day->done($record));
         self::assertGreaterThan($version, $day->version($record));
     }

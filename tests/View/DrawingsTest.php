@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tests\View;
 
-use App\Entity\CookEventKind;
 use App\Repository\FeastRepository;
 use App\Repository\KitchenRepository;
 use App\Service\CookingDay;
@@ -134,7 +133,7 @@ final class DrawingsTest extends KernelTestCase
         self::assertSame($first, $people['asha']['now'][0]['step']->key->id());
         self::assertSame($second, $people['asha']['next'][0]->key->id());
         self::assertFalse($people['asha']['now'][0]['due']);
-        self::getContainer()->get(CookingDay::class)->record($this->open->record, CookEventKind::Done, $first, 'client-0001');
+        self::getContainer()->get(CookingDay::class)->tick($this->open->record, $first, true, 'client-0001');
         $people = array_column($board->of($this->open, $this->plan)['people'], null, 'id');
         self::assertSame($second, $people['asha']['now'][0]['step']->key->id());
     }

@@ -19,6 +19,7 @@ final readonly class DayState
      * @param list<Contradiction> $contradictions
      * @param list<Event>         $withoutStep
      * @param Sentence|null       $stuck          why nothing was found that goes from here; the plan is the last one then
+     * @param list<SlipNow>       $slips          that nobody has answered
      */
     public function __construct(
         public \DateTimeImmutable $at,
@@ -31,6 +32,7 @@ final readonly class DayState
         public ?Proposal $proposal,
         public array $withoutStep,
         public ?Sentence $stuck,
+        public array $slips = [],
     ) {
     }
 }

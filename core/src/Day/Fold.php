@@ -17,6 +17,7 @@ use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\DishTiming;
+use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Solving\Task;
@@ -65,17 +66,66 @@ final readonly class Fold
             $here->proposal,
             $here->states->withoutStep,
             $goes ? null : ($here->after->obstacles[0] ?? null)?->sentence,
+            $this->slips($here, $log, $now),
         );
     }
 
-    /** The plan from a minute on: what is done stays, what runs keeps fire and pot, the rest moves as little as it must. */
-    public function from(DayLog $log, \DateTimeImmutable $now): PlanFromHere
+    /** @return list<SlipNow> what went wrong and waits for an answer, each way planned from here */
+    private function slips(PlanFromHere $here, DayLog $log, \DateTimeImmutable $now): array
+    {
+        $slips = [];
+        foreach ($this->taken($here->events)->open() as [$event, $step, $answer]) {
+            $plans = $ways = [];
+            foreach ($answer->ways as $way) {
+                // Ways that take as long come to the same plan.
+                $plans[$way->minutes] ??= $this->by($log, $now, $step, $way->minutes);
+                $plan = $plans[$way->minutes];
+                $timing = $plan->timings[$step->dish->dish->id] ?? null;
+                $isFound = SolutionStatus::Feasible === $plan->solution->status;
+                $ways[] = new WayNow(
+                    WaysTaken::id($event, $way),
+                    $way,
+                    $isFound ? $timing?->ready : null,
+                    $timing->lateMinutes ?? 0,
+                    $isFound,
+                );
+            }
+            $slips[] = new SlipNow($event, $step, $answer, $ways);
+        }
+
+        return $slips;
+    }
+
+    private function by(DayLog $log, \DateTimeImmutable $now, PlannedStep $step, int $minutes): Plan
+    {
+        try {
+            return $this->from($log, $now, [$step->key->id() => $minutes])->after;
+        } catch (FailedAudit) {
+            return Plan::unscheduled($this->plan->quantities);
+        }
+    }
+
+    /** @param list<Event> $events */
+    private function taken(array $events): WaysTaken
+    {
+        return WaysTaken::of($this->plan, $this->kitchen, $this->larder, $events);
+    }
+
+    /**
+     * The plan from a minute on: what is done stays, what runs keeps fire and pot, the rest moves as little as it must.
+     *
+     * @param array<string, int> $delays minutes that steps take beyond what they take anyway, by step id
+     */
+    public function from(DayLog $log, \DateTimeImmutable $now, array $delays = []): PlanFromHere
     {
         $events = $log->until($now);
         $states = StepStates::of($this->plan, $events);
         $model = Presence::in($this->model, $events);
         $inForce = PlanInForce::of($this->plan, $model, $events);
-        [$done, $running] = $this->progress($states, $events, $now);
+        foreach ($this->taken($events)->delays($now) as $id => $minutes) {
+            $delays[$id] = ($delays[$id] ?? 0) + $minutes;
+        }
+        [$done, $running] = $this->progress($states, $events, $now, $delays);
         [$after, , $waits] = $this->replanner->replan(
             $this->task,
             $model,
@@ -101,22 +151,28 @@ final readonly class Fold
     }
 
     /**
-     * @param list<Event> $events
+     * @param list<Event>        $events
+     * @param array<string, int> $delays
      *
      * @return array{array<string, StepProgress>, array<string, array{\DateTimeImmutable, Remaining}>} done and running, by activity
      */
-    private function progress(StepStates $states, array $events, \DateTimeImmutable $now): array
+    private function progress(StepStates $states, array $events, \DateTimeImmutable $now, array $delays): array
     {
         $done = $running = [];
         $measured = new Measured($this->larder, $this->kitchen);
         foreach ($this->plan->steps as $step) {
             $progress = $states->steps[$step->key->id()];
-            if ($progress->state->isOver()) {
+            $more = $delays[$step->key->id()] ?? 0;
+            if (StepState::Done === $progress->state && $more > 0) {
+                // What has to be mended is not done after all.
+                $running[$step->activity] = [$progress->started ?? $now, Remaining::of($more, $more, $more)];
+            } elseif ($progress->state->isOver()) {
                 $done[$step->activity] = $progress;
             } elseif (StepState::Running === $progress->state && null !== $progress->started) {
+                $left = $measured->left($step, $progress, $events, $now) ?? self::left($step, $progress, $now);
                 $running[$step->activity] = [
                     $progress->started,
-                    $measured->left($step, $progress, $events, $now) ?? self::left($step, $progress, $now),
+                    Remaining::of($left->least + $more, $left->likely + $more, $left->most + $more),
                 ];
             }
         }

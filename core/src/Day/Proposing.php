@@ -17,6 +17,9 @@ final class Proposing
     /** What people are told to do within so many minutes is not changed without asking. */
     private const TOLD_MINUTES = 10;
 
+    /** Where nothing is behind, nobody is asked for so few minutes. */
+    private const HARDLY = 5;
+
     public static function of(
         Plan $plan,
         Solution $inForce,
@@ -46,6 +49,11 @@ final class Proposing
             return null;
         }
         usort($moves, static fn (ProposedMove $a, ProposedMove $b): int => $a->to->startMinute <=> $b->to->startMinute);
+        $because = self::because($plan, $inForce, $states, $model, $now);
+        $costs = self::costs($plan, $after);
+        if (null === $because && null === $costs && self::isHardlyAnything($moves)) {
+            return null;
+        }
         $told = $model->axis->minute($now) + self::TOLD_MINUTES;
         $toldChanges = array_filter(
             $moves,
@@ -59,12 +67,25 @@ final class Proposing
                 $m->to->people,
                 $m->to->burner,
             ], $moves))), 0, 12),
-            self::because($plan, $inForce, $states, $model, $now),
-            self::costs($plan, $after) ?? new Sentence('Nothing is missed.'),
+            $because ?? new Sentence('From here it goes better otherwise.'),
+            $costs ?? new Sentence('Nothing is missed.'),
             $moves,
-            null === self::costs($plan, $after) && [] === $toldChanges,
+            null === $costs && [] === $toldChanges,
             $waits,
         );
+    }
+
+    /** @param list<ProposedMove> $moves */
+    private static function isHardlyAnything(array $moves): bool
+    {
+        foreach ($moves as $move) {
+            $isElsewhere = $move->from->people !== $move->to->people || $move->from->burner !== $move->to->burner;
+            if ($isElsewhere || abs($move->from->startMinute - $move->to->startMinute) > self::HARDLY) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What is later, stands too long or waits too long beyond what the plan had; null where nothing is. */
@@ -97,14 +118,14 @@ final class Proposing
         return [...$plan->clocks, ...array_map(static fn (Overrun $o): Obstacle => $o->obstacle, $plan->overruns)];
     }
 
-    /** What is furthest behind of all that is not over; else what was done last, if late. */
+    /** What is furthest behind of all that is not over; else what was done last, if late; null where nothing is. */
     private static function because(
         Plan $plan,
         Solution $inForce,
         StepStates $states,
         ScheduleModel $model,
         \DateTimeImmutable $now,
-    ): Sentence {
+    ): ?Sentence {
         $worst = $last = null;
         $most = $lastOff = 0;
         $minute = $model->axis->minute(...);
@@ -124,7 +145,7 @@ final class Proposing
         }
 
         return null === $worst
-            ? new Sentence('From here it goes better otherwise.')
+            ? null
             : new Sentence('"{step}" is {minutes} min behind.', ['step' => $worst->step->title, 'minutes' => $most]);
     }
 }

@@ -43,7 +43,11 @@ final class SlipCases
                 'adds' => ['water' => ['water', 0.2, 0.6]],
                 'says' => '/soft|catch/i',
             ]],
-            'sweetened before the grain was soft' => ['sago-milk', 'pearls', ['slip' => 'something-else', 'ingredient' => 'sugar', 'grams' => 900], [
+            'sweetened before the grain was soft' => ['sago-milk', 'pearls', [
+                'slip' => 'something-else',
+                'ingredient' => 'sugar',
+                'grams' => 900,
+            ], [
                 'ways' => ['computed'],
                 'says' => '/soft/i',
                 'adds' => ['water' => ['pot', 0.05, 0.5]],
@@ -53,7 +57,12 @@ final class SlipCases
                 'adds' => ['water' => ['split-chana', 0.3, 1.6]],
                 'says' => '/longer|hot/i',
             ]],
-            'the pearls were not soaked' => ['sago-milk', 'soak', ['slip' => 'skipped'], ['ways' => ['computed', 'anew'], 'says' => '/soak|hot/i']],
+            'the pearls were not soaked' => [
+                'sago-milk',
+                'soak',
+                ['slip' => 'skipped'],
+                ['ways' => ['computed', 'anew'], 'says' => '/soak|hot/i'],
+            ],
             'syrup one stage past tacky' => ['milk-solids-balls', 'syrup', ['slip' => 'went-past', 'stage' => 'heavy'], [
                 'ways' => ['recipe', 'computed'],
                 'adds' => ['water' => ['sugar', 0.15, 0.36]],
@@ -75,9 +84,9 @@ final class SlipCases
             ]],
             'milk reduced too far' => ['reduced-milk', 'reduce', ['slip' => 'went-past', 'share' => 0.3], [
                 'ways' => ['computed'],
-                'adds' => ['milk|water' => ['pot', 0.2, 0.4]],
+                'adds' => ['milk|water' => ['pot', 0.08, 0.13]],
             ]],
-            'all the water at once into the flour' => ['filled-flatbread', 'dough', ['slip' => 'too-much', 'bowl' => 2, 'grams' => 480], [
+            'all the water at once into the flour' => ['filled-flatbread', 'dough', ['slip' => 'too-much', 'bowl' => 2, 'grams' => 900], [
                 'ways' => ['computed'],
                 'adds' => ['wheat-flour' => ['wheat-flour', 0.2, 0.7]],
             ]],
@@ -91,7 +100,10 @@ final class SlipCases
                 'never' => '/more heat|back on the flame/i',
             ]],
             'dark sugar split the boiling milk' => ['broken-wheat-pudding', 'sweeten', ['slip' => 'too-hot', 'celsius' => 100], [
-                'noWay' => true, 'first' => '/flame off|off the flame/i', 'ways' => ['recipe', 'leave'], 'never' => '/boil it again|bring it to the boil/i',
+                'noWay' => true, 'first' => '/flame off|off the flame/i', 'ways' => [
+                    'recipe',
+                    'leave',
+                ], 'never' => '/boil it again|bring it to the boil/i',
             ]],
             'dough too wet' => ['milk-solids-balls', 'dough', ['slip' => 'too-wet'], [
                 'ways' => ['computed'],
@@ -110,11 +122,11 @@ final class SlipCases
                 'first' => '/hot fat|spit/i',
                 'never' => '/water into the (hot )?fat|cold water/i',
             ]],
-            'sugar doubled' => ['basundi', 'sweeten', ['slip' => 'too-much', 'bowl' => 2, 'grams' => 970], [
+            'sugar doubled' => ['basundi', 'sweeten', ['slip' => 'too-much', 'bowl' => 2, 'grams' => 1700], [
                 'ways' => ['computed', 'smaller', 'leave'],
                 'says' => '/sweet/i',
             ]],
-            'salt doubled' => ['millet-cups', 'water', ['slip' => 'too-much', 'bowl' => 3, 'grams' => 26], [
+            'salt doubled' => ['millet-cups', 'water', ['slip' => 'too-much', 'bowl' => 3, 'grams' => 14], [
                 'ways' => ['computed'],
                 'adds' => ['water' => ['water', 0.8, 1.2]],
             ]],
@@ -154,7 +166,12 @@ final class SlipCases
                 'first' => '/step back|flame off/i',
                 'never' => '/lid off|stir/i',
             ]],
-            'nuts ground to butter' => ['cashew-diamonds', 'grind', ['slip' => 'too-wet'], ['ways' => ['recipe', 'anew'], 'never' => '/grind on/i']],
+            'nuts ground to butter' => [
+                'cashew-diamonds',
+                'grind',
+                ['slip' => 'too-wet'],
+                ['ways' => ['recipe', 'anew'], 'never' => '/grind on/i'],
+            ],
             'the cutting window is lost' => ['gram-honeycomb', 'cut', ['slip' => 'too-cold', 'celsius' => 28], [
                 'ways' => ['recipe', 'computed'], 'says' => '/warm/i',
             ]],
@@ -168,7 +185,10 @@ final class SlipCases
                 'never' => '/rinse|pick it up/i',
             ]],
             'a glass broke beside open pots' => ['basundi', 'sweeten', ['slip' => 'foreign', 'what' => 'glass', 'near' => ['syrup-pot']], [
-                'nobody' => true, 'first' => '/glass/i', 'ways' => ['discard', 'anew'], 'never' => '/strain|sieve|pick/i', 'says' => '/Syrup pot/',
+                'nobody' => true, 'first' => '/glass/i', 'ways' => [
+                    'discard',
+                    'anew',
+                ], 'never' => '/strain|sieve|pick/i', 'says' => '/Syrup pot/',
             ]],
             'a hair fell in' => ['basundi', 'sweeten', ['slip' => 'foreign', 'what' => 'a hair'], ['ways' => ['leave'], 'nobody' => false]],
             'the wrong flour' => ['jalebi', 'batter', ['slip' => 'swapped', 'bowl' => 1, 'with' => 'rice-flour'], [
@@ -177,8 +197,14 @@ final class SlipCases
             'wheat where there was none' => ['millet-cups', 'scald', ['slip' => 'swapped', 'bowl' => 2, 'with' => 'wheat-flour'], [
                 'first' => '/wheat/i', 'ways' => ['anew'],
             ]],
-            'nuts in the batch that was to be without' => ['sago-milk', 'sweeten', ['slip' => 'something-else', 'ingredient' => 'cashews', 'grams' => 200], [
-                'first' => '/cashew/i', 'never' => '/pick|fish (it|them) out|lift (it|them) out/i', 'says' => '/nobody who avoids|only to/i',
+            'nuts in the batch that was to be without' => ['sago-milk', 'sweeten', [
+                'slip' => 'something-else',
+                'ingredient' => 'cashews',
+                'grams' => 200,
+            ], [
+                'first' => '/cashew/i',
+                'never' => '/pick|fish (it|them) out|lift (it|them) out/i',
+                'says' => '/nobody who avoids|only to/i',
             ]],
             'left out overnight' => ['basundi', 'chill', ['slip' => 'skipped', 'hours' => 9], [
                 'nobody' => true, 'ways' => ['discard', 'anew'], 'never' => '/boil/i',
@@ -189,7 +215,12 @@ final class SlipCases
             'too little sugar' => ['sago-milk', 'sweeten', ['slip' => 'too-little', 'bowl' => 2, 'grams' => 400], [
                 'ways' => ['computed'],
             ]],
-            'too much cardamom' => ['basundi', 'sweeten', ['slip' => 'too-much', 'bowl' => 6, 'grams' => 21], ['ways' => ['computed', 'leave']]],
+            'too much cardamom' => [
+                'basundi',
+                'sweeten',
+                ['slip' => 'too-much', 'bowl' => 6, 'grams' => 21],
+                ['ways' => ['computed', 'leave']],
+            ],
         ];
     }
 }

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Day;
+
+use FeastLadle\Day\Happening\Answered;
+use FeastLadle\Day\Happening\Slipped;
+use FeastLadle\Day\Slips\Scene;
+use FeastLadle\Day\Slips\SlipAnswer;
+use FeastLadle\Day\Slips\Slips;
+use FeastLadle\Day\Slips\Way;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Larder;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
+
+/** Slips as they were said, the ways that were taken, and how much longer their steps take for it. */
+final readonly class WaysTaken
+{
+    private const BETWEEN = ':';
+
+    /**
+     * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips  by event id
+     * @param array<string, array{string, Way, \DateTimeImmutable}> $taken  step id, way, and since when, by slip
+     * @param array<string, true>                                   $closed slips that were answered, be it by leaving it
+     */
+    private function __construct(public array $slips, public array $taken, public array $closed)
+    {
+    }
+
+    /** @param list<Event> $events in order */
+    public static function of(Plan $plan, Kitchen $kitchen, Larder $larder, array $events): self
+    {
+        $planned = $slips = $taken = $closed = [];
+        foreach ($plan->steps as $step) {
+            $planned[$step->key->id()] = $step;
+        }
+        foreach ($events as $event) {
+            $what = $event->what;
+            if ($what instanceof Slipped && isset($planned[$what->step])) {
+                $step = $planned[$what->step];
+                $burner = $kitchen->burners[$step->burner ?? ''] ?? null;
+                $scene = new Scene(
+                    $what,
+                    $step->dish,
+                    $step->step,
+                    $kitchen,
+                    $larder,
+                    $event->at,
+                    null === $burner ? 0.0 : $burner->netKw($step->flame),
+                    self::spent($plan, $step, $event->at),
+                );
+                $slips[$event->id] = [$event, $step, Slips::answer($scene)];
+            }
+            if (!$what instanceof Answered || null === $what->way) {
+                continue;
+            }
+            [$slip, $id] = explode(self::BETWEEN, $what->way, 2) + [1 => ''];
+            foreach ($slips[$slip][2]->ways ?? [] as $way) {
+                if ($way->id === $id && $what->taken) {
+                    $taken[$slip] = [$slips[$slip][1]->key->id(), $way, $event->at];
+                    $closed[$slip] = true;
+                }
+            }
+        }
+
+        return new self($slips, $taken, $closed);
+    }
+
+    /** Minutes of the batch that are gone, nights and other waits counted. */
+    private static function spent(Plan $plan, PlannedStep $step, \DateTimeImmutable $at): int
+    {
+        $first = $step->start;
+        foreach ($plan->steps as $other) {
+            $isOfIt = $other->key->dish === $step->key->dish && $other->key->round->id() === $step->key->round->id();
+            $first = $isOfIt ? min($first, $other->start) : $first;
+        }
+
+        return max(0, (int) round(($at->getTimestamp() - $first->getTimestamp()) / 60));
+    }
+
+    /** @return array<string, int> minutes that a way adds and that are not over, by step id */
+    public function delays(\DateTimeImmutable $now): array
+    {
+        $delays = [];
+        foreach ($this->taken as [$step, $way, $since]) {
+            $left = $way->minutes - (int) floor(($now->getTimestamp() - $since->getTimestamp()) / 60);
+            if ($left > 0) {
+                $delays[$step] = ($delays[$step] ?? 0) + $left;
+            }
+        }
+
+        return $delays;
+    }
+
+    /** @return array<string, array{Event, PlannedStep, SlipAnswer}> that nobody has answered */
+    public function open(): array
+    {
+        return array_diff_key($this->slips, $this->closed);
+    }
+
+    public static function id(Event $slip, Way $way): string
+    {
+        return $slip->id.self::BETWEEN.$way->id;
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Entity\DayEvent;
+use App\Repository\DayEventRepository;
+use App\Service\OpenFeast;
+use App\Service\Speaker;
+use FeastLadle\Day\EventKind;
+use FeastLadle\Solving\Plan;
+use FeastLadle\Words\Sentence;
+
+/**
+ * What was said on the day by whom, in the kitchen's words.
+ *
+ * @phpstan-type Line array{id: string, at: \DateTimeImmutable, by: string|null, words: Sentence, withdrawn: bool, undoable: bool}
+ */
+final readonly class SaidLines
+{
+    public function __construct(private DayEventRepository $events, private Speaker $speaker)
+    {
+    }
+
+    /** @return list<Line> in the order in which it happened */
+    public function of(OpenFeast $open, Plan $plan): array
+    {
+        $log = $this->events->log($open->record);
+        $takenBack = [];
+        foreach (array_reverse($log) as $event) {
+            if (EventKind::Withdrawn === $event->getKind() && !isset($takenBack[$event->getClientId()])) {
+                $takenBack[$event->getSubject()] = true;
+            }
+        }
+        $titles = [];
+        foreach ($plan->steps as $step) {
+            $titles[$step->key->id()] = $step->dish->dish->letter.' '.$step->step->title;
+        }
+
+        return array_map(fn (DayEvent $e): array => [
+            'id' => $e->getClientId(),
+            'at' => $e->getAt(),
+            'by' => null === $e->getBy() ? null : $open->kitchen->people[$e->getBy()]->name ?? $e->getBy(),
+            'words' => $this->words($e, $titles),
+            'withdrawn' => isset($takenBack[$e->getClientId()]),
+            'undoable' => !\in_array($e->getKind(), [EventKind::Withdrawn, EventKind::Stop, EventKind::Over], true),
+        ], $log);
+    }
+
+    /** The log as docs/formats/day-log.md has it. */
+    public function json(OpenFeast $open): string
+    {
+        return json_encode([
+            'format' => 'feast-ladle/day-log',
+            'version' => 1,
+            'events' => array_map(
+                static fn (DayEvent $e): mixed => json_decode($e->getBody(), true, 64, \JSON_THROW_ON_ERROR),
+                $this->events->log($open->record),
+            ),
+        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /** @return list<list<string|int|float|null>> */
+    public function rows(OpenFeast $open, Plan $plan): array
+    {
+        $rows = [['at', 'by', 'kind', 'subject', 'said', 'withdrawn', 'arrived', 'id']];
+        $lines = $this->of($open, $plan);
+        foreach ($this->events->log($open->record) as $k => $event) {
+            $zone = $open->feast->timeZone;
+            $rows[] = [
+                $event->getAt()->setTimezone($zone)->format(\DATE_ATOM),
+                $event->getBy(),
+                $event->getKind()->value,
+                $event->getSubject(),
+                $this->speaker->say($lines[$k]['words']),
+                $lines[$k]['withdrawn'] ? 1 : 0,
+                $event->getArrived()?->setTimezone($zone)->format(\DATE_ATOM),
+                $event->getClientId(),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @param array<string, string> $titles by step */
+    private function words(DayEvent $event, array $titles): Sentence
+    {
+        $said = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
+        $said = \is_array($said) ? array_filter($said, \is_scalar(...)) : [];
+        $text = static fn (string $field): string => (string) ($said[$field] ?? '');
+        $step = $titles[$text('step')] ?? $text('step');
+
+        return match ($event->getKind()) {
+            EventKind::Started => new Sentence('began: {step}', ['step' => $step]),
+            EventKind::Done => new Sentence('done: {step}', ['step' => $step]),
+            EventKind::NotDone => new Sentence('not done after all: {step}', ['step' => $step]),
+            EventKind::GivenUp => new Sentence('given up: {step}', ['step' => $step]),
+            EventKind::Ready => new Sentence('ready for {step}: {what}', ['step' => $step, 'what' => $text('what')]),
+            EventKind::Slipped => new Sentence('went wrong at {step}: {what}', ['step' => $step, 'what' => $text('slip')]),
+            EventKind::Replanned => new Sentence('planned anew: {why}', ['why' => $text('because')]),
+            EventKind::Answered => new Sentence(
+                true === ($said['taken'] ?? null) ? 'so be it: {what}' : 'leave it: {what}',
+                ['what' => $text('proposal').$text('way')],
+            ),
+            EventKind::Withdrawn => new Sentence('took something back'),
+            EventKind::Stop => new Sentence('stop: {what}', ['what' => $text('what')]),
+            EventKind::Over => new Sentence('over: {what}', ['what' => $text('what')]),
+            EventKind::Left => new Sentence('left: {who}', ['who' => $text('person')]),
+            EventKind::Came => new Sentence('came: {who}', ['who' => $text('person')]),
+            EventKind::Note => new Sentence('note: {text}', ['text' => $text('text')]),
+            EventKind::Reading => new Sentence('measured in {vessel}', ['vessel' => $text('vessel')]),
+            default => new Sentence('{kind}: {what}', ['kind' => $event->getKind()->value, 'what' => $event->getSubject()]),
+        };
+    }
+}

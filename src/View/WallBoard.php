@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use App\Service\OpenFeast;
+use FeastLadle\Day\DayState;
+use FeastLadle\Day\StepNow;
+use FeastLadle\Day\StepState;
+use FeastLadle\Solving\PlannedStep;
+
+/**
+ * The next hour and a half for the wall: a lane for each person and each fire, what runs with the minutes it still takes, what is coming.
+ *
+ * @phpstan-type Bar array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, state: string,
+ *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
+ * @phpstan-type Lane array{id: string, name: string, kind: string, bars: list<Bar>, rows: int}
+ */
+final class WallBoard
+{
+    public const WIDTH = 1000.0;
+
+    /** Minutes that are shown, of these before now. */
+    private const SHOWN = 100;
+    private const BEFORE = 10;
+    private const TICK = 15;
+
+    /** Less can't hold a word. */
+    private const LEAST_WIDTH = 12.0;
+
+    /** Units of height of a row: as high as a wall of lanes has room for. */
+    private const ROW = 58;
+    private const ROOMY_ROW = 78;
+    private const FEW_ROWS = 6;
+
+    /**
+     * @return array{row: int, lanes: list<Lane>, ticks: list<array{x: float, at: \DateTimeImmutable}>, now: float}
+     */
+    public static function of(OpenFeast $open, DayState $state): array
+    {
+        $from = $state->at->modify('-'.self::BEFORE.' minutes');
+        $x = static fn (\DateTimeImmutable $at): float => self::WIDTH * ($at->getTimestamp() - $from->getTimestamp()) / 60 / self::SHOWN;
+        $steps = self::placed($state);
+        $lanes = [];
+        foreach ($open->kitchen->people as $person) {
+            $lanes[] = self::lane($person->id, $person->name, 'person', $x, array_filter(
+                $steps,
+                static fn (array $s): bool => \in_array($person->id, $s[1]->people, true),
+            ));
+        }
+        foreach ($open->kitchen->burners as $burner) {
+            $lanes[] = self::lane($burner->id, $burner->name, 'fire', $x, array_filter(
+                $steps,
+                static fn (array $s): bool => $s[1]->burner === $burner->id,
+            ));
+        }
+        $lanes[] = self::lane('', '', 'alone', $x, array_filter($steps, static fn (array $s): bool => [] === $s[1]->people));
+        $ticks = [];
+        $first = (int) ceil($from->getTimestamp() / 60 / self::TICK);
+        for ($tick = $first; $tick * self::TICK * 60 <= $from->getTimestamp() + self::SHOWN * 60; ++$tick) {
+            $at = $from->setTimestamp($tick * self::TICK * 60);
+            $ticks[] = ['x' => $x($at), 'at' => $at];
+        }
+
+        $lanes = array_values(array_filter($lanes, static fn (array $l): bool => [] !== $l['bars']));
+        $rows = array_sum(array_column($lanes, 'rows'));
+
+        return [
+            'row' => $rows <= self::FEW_ROWS ? self::ROOMY_ROW : self::ROW,
+            'lanes' => $lanes,
+            'ticks' => $ticks,
+            'now' => $x($state->at),
+        ];
+    }
+
+    /** @return list<array{StepNow, PlannedStep}> what is not over, each where it stands in the plan from here */
+    private static function placed(DayState $state): array
+    {
+        $from = [];
+        foreach ($state->plan->steps as $step) {
+            $from[$step->activity] = $step;
+        }
+        $placed = [];
+        foreach ($state->steps as $step) {
+            if (!$step->progress->state->isOver()) {
+                $placed[] = [$step, $from[$step->planned->activity] ?? $step->planned];
+            }
+        }
+
+        return $placed;
+    }
+
+    /**
+     * @param \Closure(\DateTimeImmutable): float $x
+     * @param array<array{StepNow, PlannedStep}>  $steps
+     *
+     * @return Lane
+     */
+    private static function lane(string $id, string $name, string $kind, \Closure $x, array $steps): array
+    {
+        $bars = $ends = [];
+        usort($steps, static fn (array $a, array $b): int => $a[1]->start <=> $b[1]->start);
+        foreach ($steps as [$step, $at]) {
+            $isRunning = StepState::Running === $step->progress->state;
+            $left = max(0.0, $x($isRunning && null !== $step->progress->started ? $step->progress->started : $at->start));
+            $right = min(self::WIDTH, $x($at->end));
+            if ($left >= self::WIDTH || $right <= 0) {
+                continue;
+            }
+            $width = max(self::LEAST_WIDTH, $right - $left);
+            $row = 0;
+            while (($ends[$row] ?? -1.0) > $left + 1e-6) {
+                ++$row;
+            }
+            $ends[$row] = $left + $width;
+            $bars[] = [
+                'id' => $step->id(),
+                'title' => $at->step->title,
+                'letter' => $at->dish->dish->letter,
+                'batch' => $at->dish->batchPlan->batches > 1 ? $at->key->round->batch : null,
+                'row' => $row,
+                'x' => $left,
+                'w' => $width,
+                'state' => $step->progress->state->value,
+                'from' => $at->start,
+                'until' => $at->end,
+                'left' => $step->left?->likely,
+                'needed' => $at->step->work->attention->kind->value,
+            ];
+        }
+
+        return ['id' => $id, 'name' => $name, 'kind' => $kind, 'bars' => $bars, 'rows' => max(1, \count($ends))];
+    }
+}
