@@ -9,7 +9,7 @@ const flatManifest = () => ({
     generateBundle(_options, bundle) {
         const manifest = {};
         for (const file of Object.values(bundle)) {
-            if (file.type === 'chunk' && file.isEntry) {
+            if (file.type === 'chunk' && file.isEntry && file.name === 'app') {
                 manifest['app.js'] = `/build/${file.fileName}`;
             } else if (file.fileName.endsWith('.css')) {
                 manifest['app.css'] = `/build/${file.fileName}`;
@@ -39,7 +39,11 @@ export default defineConfig({
         emptyOutDir: true,
         assetsInlineLimit: 0,
         modulePreload: false,
-        rollupOptions: { input: 'assets/app.js' },
+        rollupOptions: {
+            input: { app: 'assets/app.js', sw: 'assets/sw.js' },
+            // The worker is asked for by one name for ever.
+            output: { entryFileNames: (chunk) => (chunk.name === 'sw' ? 'sw.js' : 'assets/[name]-[hash].js') },
+        },
     },
     css: {
         preprocessorOptions: {

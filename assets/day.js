@@ -17,6 +17,7 @@ export function day() {
             this.looked = Date.now();
             this.timers = [setInterval(() => this.tick(), 500), setInterval(() => this.look(), EVERY_MS)];
             this.wake();
+            this.keep();
             this.tick();
         },
         destroy() {
@@ -69,7 +70,27 @@ export function day() {
             const count = (await waiting()).length;
             if (line) {
                 line.hidden = count === 0;
-                line.textContent = line.dataset.waits.replace('{n}', String(count));
+                line.textContent = `${line.dataset.waits} ${count}`;
+            }
+        },
+        /** What else is wanted of this feast without a network is fetched while there is one. */
+        async keep() {
+            if (!('serviceWorker' in navigator)) {
+                return;
+            }
+            try {
+                await navigator.serviceWorker.register('/sw.js');
+                await navigator.serviceWorker.ready;
+                const pages = await caches.open('feast-pages');
+                for (const page of [window.location.href, ...JSON.parse(this.$root.dataset.keep)]) {
+                    const answer = await fetch(page, { headers: { Accept: 'text/html' } });
+                    if (answer.ok) {
+                        await pages.put(page, answer);
+                    }
+                }
+                document.documentElement.dataset.kept = 'yes';
+            } catch (error) {
+                console.warn(error);
             }
         },
         /** The screen stays awake where the device allows it; without, the page goes on. */
@@ -100,13 +121,34 @@ async function tell(form) {
             event[field] = data[field];
         }
     }
-    form.querySelector('button').disabled = true;
+    const button = form.querySelector('[data-tap]');
+    button.disabled = true;
     await later(event);
+    form.dataset.said = event.kind;
+    let heard = false;
     await showing(async () => {
         await flush(root.dataset.events);
+        heard = true;
         become(await (await fetch(window.location.href)).text());
     });
-    form.querySelector('button').disabled = false;
+    button.disabled = false;
+    if (!heard) {
+        saidHere(form, button);
+    }
+}
+
+/** Without an answer the page goes on by itself: what was begun can be done, what is done is said. */
+function saidHere(form, button) {
+    if (form.elements.kind.value === 'started') {
+        form.elements.kind.value = 'done';
+        // In the order of time, as the ids of the server are.
+        form.elements.client.value = `${Date.now().toString(16).padStart(12, '0')}-${crypto.getRandomValues(new Uint32Array(2)).join('-')}`;
+        button.dataset.tap = 'done';
+        button.querySelector('span').textContent = form.dataset.done;
+        return;
+    }
+    button.disabled = true;
+    button.querySelector('span').textContent = form.dataset.saidWord;
 }
 
 export function say() {

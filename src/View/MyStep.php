@@ -30,6 +30,9 @@ use FeastLadle\Solving\PlannedStep;
  */
 final readonly class MyStep
 {
+    /** So many of the next ones stand on the page for when the network is gone. */
+    private const KEPT = 12;
+
     /** All of a person: not even a look elsewhere. */
     private const CLOSED_PERCENT = 100;
 
@@ -40,7 +43,8 @@ final readonly class MyStep
     {
     }
 
-    /** @return array{now: Mine|null, beside: list<Mine>, next: PlannedStep|null, left: int} */
+    /** @return array{now: Mine|null, beside: list<Mine>, next: PlannedStep|null, rest: list<PlannedStep>,
+     *     left: int} */
     public function of(OpenFeast $open, DayState $state, string $person): array
     {
         $from = [];
@@ -67,6 +71,7 @@ final readonly class MyStep
             'now' => $cards[0] ?? null,
             'beside' => \array_slice($cards, 1),
             'next' => $rest[0][1] ?? null,
+            'rest' => array_map(static fn (array $m): PlannedStep => $m[1], \array_slice($rest, 0, self::KEPT)),
             'left' => \count($mine),
         ];
     }

@@ -8,11 +8,12 @@ use FeastLadle\Day\Happening\SlipKind;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Words\Sentence;
 
 /**
  * What can have gone wrong at a step, as one press each: of its bowls, of its fire, of what its food can do.
  *
- * @phpstan-type Choice array{slip: string, word: string, values: array<string, string>, fields: array<string, string>,
+ * @phpstan-type Choice array{slip: string, word: Sentence, fields: array<string, string>,
  *     ask: string|null}
  */
 final class SlipChoices
@@ -28,42 +29,45 @@ final class SlipChoices
     public static function of(PlannedStep $step): array
     {
         $choices = [];
-        foreach ($step->bowls as $k => $bowl) {
-            $number = self::take($step, $bowl->ingredient->id) ?? $k + 1;
-            $what = ['{what}' => $bowl->ingredient->name];
-            $choices[] = self::choice(SlipKind::Forgotten, 'Forgotten: {what}', $what, ['bowl' => (string) $number]);
-            $choices[] = self::choice(SlipKind::TooMuch, 'Too much {what}', $what, ['bowl' => (string) $number], 'grams');
-            $choices[] = self::choice(SlipKind::TooLittle, 'Too little {what}', $what, ['bowl' => (string) $number], 'grams');
+        foreach ($step->bowls as $bowl) {
+            $number = self::take($step, $bowl->ingredient->id);
+            if (null === $number) {
+                continue;
+            }
+            $what = ['what' => $bowl->ingredient->name];
+            $choices[] = self::choice(SlipKind::Forgotten, new Sentence('Forgotten: {what}', $what), ['bowl' => (string) $number]);
+            $choices[] = self::choice(SlipKind::TooMuch, new Sentence('Too much {what}', $what), ['bowl' => (string) $number], 'grams');
+            $choices[] = self::choice(SlipKind::TooLittle, new Sentence('Too little {what}', $what), ['bowl' => (string) $number], 'grams');
         }
         if (TargetKind::Stage === $step->step->work->target->kind || Process::Reduce === $step->step->process) {
-            $choices[] = self::choice(SlipKind::WentPast, 'Went past its stage', [], [], 'celsius');
+            $choices[] = self::choice(SlipKind::WentPast, new Sentence('Went past its stage'), [], 'celsius');
         }
         if (\in_array($step->step->process, self::ON_FIRE, true)) {
-            $choices[] = self::choice(SlipKind::Caught, 'Caught at the bottom');
-            $choices[] = self::choice(SlipKind::Spilt, 'Boiled over, about a tenth', [], ['share' => '0.1']);
+            $choices[] = self::choice(SlipKind::Caught, new Sentence('Caught at the bottom'));
+            $choices[] = self::choice(SlipKind::Spilt, new Sentence('Boiled over, about a tenth'), ['share' => '0.1']);
         }
         if (\in_array($step->step->process, self::WITH_FAT, true)) {
-            $choices[] = self::choice(SlipKind::TooHot, 'The fat is too hot', [], [], 'celsius');
-            $choices[] = self::choice(SlipKind::TooCold, 'The fat is too cold', [], [], 'celsius');
+            $choices[] = self::choice(SlipKind::TooHot, new Sentence('The fat is too hot'), [], 'celsius');
+            $choices[] = self::choice(SlipKind::TooCold, new Sentence('The fat is too cold'), [], 'celsius');
         }
         if (\in_array($step->step->process, self::DOUGH, true)) {
-            $choices[] = self::choice(SlipKind::TooWet, 'Too wet or too loose');
-            $choices[] = self::choice(SlipKind::TooDry, 'Too dry, it crumbles');
+            $choices[] = self::choice(SlipKind::TooWet, new Sentence('Too wet or too loose'));
+            $choices[] = self::choice(SlipKind::TooDry, new Sentence('Too dry, it crumbles'));
         }
-        $choices[] = self::choice(SlipKind::Skipped, 'This step was left out');
-        $choices[] = self::choice(SlipKind::Dropped, 'Dropped or spilt, about half', [], ['share' => '0.5']);
-        $choices[] = self::choice(SlipKind::Touched, 'Tasted or touched before the offering');
-        $choices[] = self::choice(SlipKind::Foreign, 'Glass, metal or something else fell in', [], ['what' => 'foreign']);
+        $choices[] = self::choice(SlipKind::Skipped, new Sentence('This step was left out'));
+        $choices[] = self::choice(SlipKind::Dropped, new Sentence('Dropped or spilt, about half'), ['share' => '0.5']);
+        $choices[] = self::choice(SlipKind::Touched, new Sentence('Tasted or touched before the offering'));
+        $choices[] = self::choice(SlipKind::Foreign, new Sentence('Glass, metal or something else fell in'), ['what' => 'foreign']);
 
         return $choices;
     }
 
-    /** The number of a bowl in the step's takes, from 1. */
+    /** The number of a bowl in the recipe's document, from 1; null where another step or a vessel brings it. */
     private static function take(PlannedStep $step, string $ingredient): ?int
     {
-        foreach ($step->step->takes as $k => $take) {
+        foreach ($step->step->takes as $take) {
             if ($take->ingredient === $ingredient) {
-                return $k + 1;
+                return $take->place + 1;
             }
         }
 
@@ -71,13 +75,12 @@ final class SlipChoices
     }
 
     /**
-     * @param array<string, string> $values
      * @param array<string, string> $fields
      *
      * @return Choice
      */
-    private static function choice(SlipKind $slip, string $word, array $values = [], array $fields = [], ?string $ask = null): array
+    private static function choice(SlipKind $slip, Sentence $word, array $fields = [], ?string $ask = null): array
     {
-        return ['slip' => $slip->value, 'word' => $word, 'values' => $values, 'fields' => $fields, 'ask' => $ask];
+        return ['slip' => $slip->value, 'word' => $word, 'fields' => $fields, 'ask' => $ask];
     }
 }
