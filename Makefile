@@ -8,7 +8,7 @@ DEMO_DIR ?= $(CURDIR)/var/demo
 PHP_TEST = vendor/bin/paratest -p $(shell nproc) \
 	--passthru-php="'-d' 'memory_limit=1G' '-d' 'opcache.enable_cli=1' '-d' 'date.timezone=UTC'"
 
-.PHONY: demo demo-reset serve test setup style stan test-core test-app test-browser bench bench-day bench-load mutation check-plans \
+.PHONY: demo demo-reset serve test setup style stan test-core test-app test-kill test-browser bench bench-day bench-load mutation check-plans \
 	screenshots fix
 
 demo: setup
@@ -26,7 +26,7 @@ setup:
 
 test:
 	@bin/setup test
-	@$(MAKE) --no-print-directory style stan test-core test-app test-browser
+	@$(MAKE) --no-print-directory style stan test-core test-app test-kill test-browser
 
 style:
 	@rm -rf var/cache/test
@@ -43,6 +43,9 @@ test-core:
 
 test-app:
 	$(PHP_TEST) --testsuite app
+
+test-kill:
+	bin/kill-day 20
 
 test-browser:
 	npx playwright test

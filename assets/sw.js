@@ -16,10 +16,16 @@ registerRoute(
         cacheName: 'feast-pages',
         networkTimeoutSeconds: 8,
         plugins: [
-            { cacheWillUpdate: async ({ response }) => (response.status === 200 && PAGES.test(new URL(response.url).pathname) ? response : null) },
+            {
+                cacheWillUpdate: async ({ response }) =>
+                    response.status === 200 && PAGES.test(new URL(response.url).pathname) ? response : null,
+            },
             new ExpirationPlugin({ maxEntries: 200, maxAgeSeconds: 7 * 24 * 3600 }),
         ],
     }),
 );
 
-registerRoute(({ url }) => url.pathname.startsWith('/build/'), new CacheFirst({ cacheName: 'feast-build', plugins: [new ExpirationPlugin({ maxEntries: 60 })] }));
+registerRoute(
+    ({ url }) => url.pathname.startsWith('/build/'),
+    new CacheFirst({ cacheName: 'feast-build', plugins: [new ExpirationPlugin({ maxEntries: 60 })] }),
+);

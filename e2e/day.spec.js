@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { open } from './kitchen.js';
 import { base } from './settings.js';
@@ -57,7 +58,7 @@ test('something goes wrong: two taps say it, the hazard comes first, the second 
     expect(log.find((event) => event.kind === 'answered')).toMatchObject({ way, taken: true, by: 'asha' });
 });
 
-test('without a network taps wait on the phone, the page opens again, and all of it flows when the network is back', async ({ page, context }) => {
+test('without a network taps wait on the phone, the page opens again, all of it flows when it is back', async ({ page, context }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await open(page, '/feasts/1/mine/asha');
     await expect(page.locator('html')).toHaveAttribute('data-kept', 'yes', { timeout: 30_000 });
@@ -86,7 +87,8 @@ test('over hot fat only a long press ends a step, by the keyboard too, and it ca
     const state = await page.request.get('/feasts/1/schedule-problem.json');
     expect(state.ok()).toBe(true);
     const at = new Date(Date.now() - 1000).toISOString().replace(/\.\d+Z$/, '+00:00');
-    const done = ['balls/1/dough', 'balls/1/rest', 'balls/1/shape', 'balls/1/syrup'].map((step, k) => ({ id: `d-${k}`, at, kind: 'done', step }));
+    const before = ['balls/1/dough', 'balls/1/rest', 'balls/1/shape', 'balls/1/syrup'];
+    const done = before.map((step, k) => ({ id: `d-${k}`, at, kind: 'done', step }));
     const answer = await page.request.post('/feasts/1/day/events', {
         headers: { 'X-Day-Token': 'csrf-token', Origin: base },
         data: { events: [...done, { id: 'd-fry', at, by: 'asha', kind: 'started', step: 'balls/1/fry' }] },
@@ -122,4 +124,22 @@ test('Stop is one press from every screen, on all of them, until somebody says i
     await page.getByRole('button', { name: 'It is over: go on' }).click();
     await expect(wall.locator('[data-stopped]')).toHaveCount(0, { timeout: 5000 });
     await wall.close();
+});
+
+test('the screens of the day ask no other host, have no serious barrier by either light, and fit a phone', async ({ page, context }) => {
+    const strangers = [];
+    page.on('request', (request) => !request.url().startsWith(base) && !request.url().startsWith('data:') && strangers.push(request.url()));
+    for (const path of ['board', 'mine/asha', 'day/said', 'day/stop', 'day/what/basundi/1/boil', 'day/catch-up']) {
+        for (const light of ['day', 'night']) {
+            await context.addCookies([{ name: 'light', value: light, url: base }]);
+            await page.setViewportSize(light === 'day' ? { width: 1280, height: 800 } : { width: 390, height: 844 });
+            await open(page, `/feasts/1/${path}`);
+            const found = (await new AxeBuilder({ page }).analyze()).violations;
+            const barriers = found.filter((v) => ['serious', 'critical'].includes(v.impact));
+            expect(barriers.map((v) => `${path} ${light} ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+            const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+            expect(wide, `${path} by ${light}`).toBeLessThanOrEqual(0);
+        }
+    }
+    expect(strangers).toEqual([]);
 });

@@ -17,9 +17,9 @@ final class Version20261129000000 extends AbstractMigration
     public function up(Schema $schema): void
     {
         $this->addSql(
-            'CREATE TABLE day_event (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, feast_id INTEGER NOT NULL, client_id VARCHAR(60) NOT NULL,'
-                .' kind VARCHAR(20) NOT NULL, subject VARCHAR(200) NOT NULL, by_person VARCHAR(60) DEFAULT NULL, at DATETIME NOT NULL,'
-                .' arrived DATETIME DEFAULT NULL, body CLOB NOT NULL,'
+            'CREATE TABLE day_event (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, feast_id INTEGER NOT NULL,'
+                .' client_id VARCHAR(60) NOT NULL, kind VARCHAR(20) NOT NULL, subject VARCHAR(200) NOT NULL,'
+                .' by_person VARCHAR(60) DEFAULT NULL, at DATETIME NOT NULL, arrived DATETIME DEFAULT NULL, body CLOB NOT NULL,'
                 .' CONSTRAINT FK_DAY_EVENT_FEAST FOREIGN KEY (feast_id) REFERENCES feast (id) ON DELETE CASCADE'
                 .' NOT DEFERRABLE INITIALLY IMMEDIATE)',
         );

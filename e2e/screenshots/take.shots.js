@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { open, settled } from '../kitchen.js';
 
@@ -20,7 +21,6 @@ const views = [
     ['dipsticks', '/feasts/2/dipsticks'],
     ['stores', '/feasts/2/stores'],
     ['cards', '/feasts/2/cards'],
-    ['boxes', '/feasts/2/boxes'],
     ['who-eats', '/feasts/2/who-eats'],
     ['run-sheet', '/feasts/2/run-sheet'],
     ['stove', '/feasts/2/stove'],
@@ -36,10 +36,22 @@ for (const [name, path] of views) {
     });
 }
 
-test('on a phone', async ({ page }) => {
+test('the day', async ({ page, baseURL }) => {
+    const day = (way) => execFileSync('php', ['e2e/day.php', way], { env: { ...process.env, DATA_DIR: `${process.cwd()}/var/e2e` } });
+    day('now');
+    await open(page, '/feasts/1/mine/asha');
+    const step = await page.locator('.my-step').getAttribute('data-step');
+    const at = new Date().toISOString().replace(/\.\d+Z$/, '+00:00');
+    await page.request.post('/feasts/1/day/events', {
+        headers: { 'X-Day-Token': 'csrf-token', Origin: baseURL },
+        data: { events: [{ id: 'picture', at, by: 'asha', kind: 'started', step }] },
+    });
+    await open(page, '/feasts/1/board');
+    await page.screenshot({ path: `${folder}/day-board.png` });
     await page.setViewportSize({ width: 390, height: 844 });
-    await open(page, '/feasts/1/cook');
-    await page.screenshot({ path: `${folder}/cook-phone.png` });
+    await open(page, '/feasts/1/mine/asha');
+    await page.screenshot({ path: `${folder}/day-mine.png` });
+    day('back');
 });
 
 test('at four in the morning', async ({ page, context, baseURL }) => {

@@ -6,6 +6,7 @@ namespace App\Command;
 
 use App\Export\DaySimulationJson;
 use FeastLadle\Day\Simulator;
+use FeastLadle\Day\SlipRate;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\SolutionStatus;
@@ -37,13 +38,21 @@ final class DaySimulateCommand extends Command
         $this->addArgument('feast', InputArgument::REQUIRED, 'A feast document; its kitchen and recipes may stand in it')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Of what is drawn', '1')
             ->addOption('runs', null, InputOption::VALUE_REQUIRED, 'So many days', '1000')
+            ->addOption(
+                'slips',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'What goes wrong beside the time: none, usual (2 of 100 steps) or many (8)',
+                SlipRate::None->value,
+                array_map(static fn (SlipRate $r): string => $r->value, SlipRate::cases()),
+            )
             ->addOption('format', null, InputOption::VALUE_REQUIRED, implode(' or ', self::FORMATS), 'json', self::FORMATS)
             ->addOption('kitchen', null, InputOption::VALUE_REQUIRED, 'A kitchen document, when the feast holds none')
             ->setHelp(
                 <<<'HELP'
                   <info>bin/console ladle:day:simulate data/feasts/new-roof.json --runs=100 --format=text</info>
 
-                Steps last as long as is drawn for each run; nothing goes wrong but the time.
+                Steps last as long as is drawn for each run; what goes wrong is drawn, too, and the way of least harm is taken.
                 Exit status: 0 every rule held, 1 one was broken, 2 a faulty file (faults on standard error).
                 HELP,
             );
@@ -59,6 +68,11 @@ final class DaySimulateCommand extends Command
                     'given' => $format,
                 ]);
             }
+            $slips = SlipRate::tryFrom(self::text($input->getOption('slips'))) ?? throw FaultyDocument::because(
+                'option',
+                '--slips takes none, usual or many, not "{given}".',
+                ['given' => self::text($input->getOption('slips'))],
+            );
             $runs = self::number('runs', $input->getOption('runs'), 1, self::MOST_RUNS);
             $seed = self::number('seed', $input->getOption('seed'), 0, \PHP_INT_MAX);
             [$feast, $kitchen] = $this->feasts->read(self::text($input->getArgument('feast')), self::text($input->getOption('kitchen')));
@@ -71,7 +85,7 @@ final class DaySimulateCommand extends Command
         }
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : null;
         $bar = null !== $errors && $errors->isDecorated() ? new ProgressBar($errors, $runs) : null;
-        $simulator = new Simulator($feast, $kitchen, $this->larder, $plan, static fn (): float => hrtime(true) / 1e6);
+        $simulator = new Simulator($feast, $kitchen, $this->larder, $plan, static fn (): float => hrtime(true) / 1e6, $slips);
         $report = $simulator->run($runs, $seed, static function (int $done) use ($bar): void {
             $bar?->setProgress($done);
         });

@@ -38,9 +38,11 @@ final readonly class DaySimulationJson
                 'version' => self::VERSION,
                 'seed' => $report->seed,
                 'runs' => $report->runs,
-                'slips' => 'none',
+                'slips' => $report->slips->value,
                 'moments' => $moments,
                 'events' => $report->events,
+                'slipsDrawn' => $report->slipsDrawn,
+                'healed' => $report->healed,
                 'violations' => array_map(static fn (Violation $v): array => [
                     'rule' => $v->rule,
                     'run' => $v->run,
@@ -65,6 +67,12 @@ final readonly class DaySimulationJson
                     '{without}' => (int) round($report->runs * ($report->without->moments[$i]->chance ?? 0.0)),
                 ])
                 ."\n";
+        }
+        if ($report->slipsDrawn > 0) {
+            $words .= $this->translator->trans('{slips} slips; after {healed} of them the sweet was still there in time', [
+                '{slips}' => $report->slipsDrawn,
+                '{healed}' => $report->healed,
+            ])."\n";
         }
         foreach ($report->violations as $violation) {
             $broken = ['{run}' => $violation->run, '{rule}' => $violation->rule];

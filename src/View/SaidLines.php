@@ -101,7 +101,7 @@ final readonly class SaidLines
             EventKind::Replanned => new Sentence('planned anew: {why}', ['why' => $text('because')]),
             EventKind::Answered => new Sentence(
                 true === ($said['taken'] ?? null) ? 'so be it: {what}' : 'leave it: {what}',
-                ['what' => $text('proposal').$text('way')],
+                ['what' => ltrim(strrchr(':'.$text('proposal').$text('way'), ':') ?: '', ':')],
             ),
             EventKind::Withdrawn => new Sentence('took something back'),
             EventKind::Stop => new Sentence('stop: {what}', ['what' => $text('what')]),

@@ -26,6 +26,9 @@ final class WallBoard
     private const BEFORE = 10;
     private const TICK = 15;
 
+    /** Half a time of day, as it is written under its line. */
+    private const LABEL = 24.0;
+
     /** Less can't hold a word. */
     private const LEAST_WIDTH = 12.0;
 
@@ -60,7 +63,9 @@ final class WallBoard
         $first = (int) ceil($from->getTimestamp() / 60 / self::TICK);
         for ($tick = $first; $tick * self::TICK * 60 <= $from->getTimestamp() + self::SHOWN * 60; ++$tick) {
             $at = $from->setTimestamp($tick * self::TICK * 60);
-            $ticks[] = ['x' => $x($at), 'at' => $at];
+            if ($x($at) >= self::LABEL) {
+                $ticks[] = ['x' => $x($at), 'at' => $at];
+            }
         }
 
         $lanes = array_values(array_filter($lanes, static fn (array $l): bool => [] !== $l['bars']));

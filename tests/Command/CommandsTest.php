@@ -169,7 +169,10 @@ final class CommandsTest extends KernelTestCase
         $tester = $this->tester('ladle:plan');
         self::assertSame(1, $tester->execute(['file' => $this->file(json_encode($feast, \JSON_THROW_ON_ERROR))]));
         // 1,260 cups to be shaped within an hour of the kneading.
-        self::assertMatchesRegularExpression('/! cups: "Shape the cups.+ too late after "Knead it hot", for which there are 60 min/', $tester->getDisplay());
+        self::assertMatchesRegularExpression(
+            '/! cups: "Shape the cups.+ too late after "Knead it hot", for which there are 60 min/',
+            $tester->getDisplay(),
+        );
     }
 
     public function testAFaultyFeastFileIsRefusedWithPointers(): void

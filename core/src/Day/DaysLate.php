@@ -49,6 +49,23 @@ final readonly class DaysLate
     }
 
     /**
+     * Whether a dish met all its moments in a run; a base, whether everything did.
+     *
+     * @param array<string, int> $ends
+     */
+    public function isInTime(string $dish, array $ends): bool
+    {
+        $of = [];
+        foreach ($this->plan->steps as $step) {
+            $of[$step->activity] = $step->key->dish;
+        }
+        $due = $this->plan->problem->due();
+        $its = array_filter($due, static fn (Activity $a): bool => ($of[$a->id] ?? null) === $dish);
+
+        return 0 === max([0, ...array_values(array_map(fn (Activity $a): int => $this->late($a, $ends), [] === $its ? $due : $its))]);
+    }
+
+    /**
      * @param array<string, Activity>  $due
      * @param list<array<string, int>> $ends of each run
      *

@@ -15,6 +15,7 @@ use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Planning\Replanner;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\RiskReport;
+use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\FailedAudit;
@@ -26,6 +27,9 @@ use FeastLadle\Solving\Task;
 final readonly class Fold
 {
     private const MOST_NAMED = 3;
+
+    /** A wait that is so many minutes too long is borne rather than everything told anew. */
+    private const BEYOND_MINUTES = 20;
 
     private Replanner $replanner;
 
@@ -68,6 +72,35 @@ final readonly class Fold
             $goes ? null : ($here->after->obstacles[0] ?? null)?->sentence,
             $this->slips($here, $log, $now),
         );
+    }
+
+    /**
+     * Whether the order in force meets as much as a plan from here would, and keeps nothing waiting much too long: then it stands.
+     *
+     * @param array<string, StepProgress>                         $done
+     * @param array<string, array{\DateTimeImmutable, Remaining}> $running
+     */
+    private function isAsGoodInTurn(
+        ScheduleModel $model,
+        Solution $inForce,
+        Plan $after,
+        array $done,
+        array $running,
+        \DateTimeImmutable $now,
+    ): bool {
+        $minute = $model->axis->minutePassed(...);
+        $from = $minute($now);
+        $inTurn = InTurn::of(
+            $model->problem,
+            $inForce,
+            array_map(static fn (StepProgress $p): array => [$minute($p->started ?? $now), $minute($p->ended ?? $now)], $done),
+            array_map(static fn (array $r): array => [$minute($r[0]), $from + $r[1]->likely], $running),
+            $from,
+            $this->plan->margins,
+        );
+
+        return $inTurn->beyond <= self::BEYOND_MINUTES
+            && $inTurn->late <= InTurn::lateness($model->problem, $after->solution, $this->plan->margins);
     }
 
     /** @return list<SlipNow> what went wrong and waits for an answer, each way planned from here */
@@ -138,6 +171,7 @@ final readonly class Fold
             array_map(static fn (array $r): int => $r[1]->likely, $running),
         );
         $goes = SolutionStatus::Feasible === $after->solution->status;
+        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $inForce, $after, $done, $running, $now));
 
         return new PlanFromHere(
             $events,

@@ -7,6 +7,7 @@ namespace FeastLadle\Day;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Schedule\Solution;
+use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\Overrun;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Words\Sentence;
@@ -68,7 +69,11 @@ final class Proposing
                 $m->to->burner,
             ], $moves))), 0, 12),
             $because ?? new Sentence('From here it goes better otherwise.'),
-            $costs ?? new Sentence('Nothing is missed.'),
+            $costs ?? new Sentence(
+                [] === array_filter($after->timings, static fn (DishTiming $t): bool => $t->lateMinutes > 0)
+                    ? 'Nothing is missed.'
+                    : 'Nothing more is missed by it.',
+            ),
             $moves,
             null === $costs && [] === $toldChanges,
             $waits,

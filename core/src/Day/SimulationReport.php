@@ -13,6 +13,7 @@ final readonly class SimulationReport
      * @param array<string, array{list<int>, list<int>}> $late       minutes late in each run, with and without, by moment
      * @param list<Violation>                            $violations
      * @param list<float>                                $replanMs   milliseconds of each plan from here, where they were measured
+     * @param int                                        $healed     slips after which the sweet was still there at its moment
      */
     public function __construct(
         public int $seed,
@@ -23,6 +24,9 @@ final readonly class SimulationReport
         public int $events,
         public array $violations,
         public array $replanMs,
+        public SlipRate $slips = SlipRate::None,
+        public int $slipsDrawn = 0,
+        public int $healed = 0,
     ) {
     }
 }

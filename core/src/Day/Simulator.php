@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
+use FeastLadle\Day\Happening\Answered;
 use FeastLadle\Day\Happening\Move;
 use FeastLadle\Day\Happening\Replanned;
 use FeastLadle\Day\Happening\StepDone;
@@ -38,10 +39,11 @@ final class Simulator
     /** @param (\Closure(): float)|null $stopwatch milliseconds since whenever, to measure plans by */
     public function __construct(
         private readonly Feast $feast,
-        Kitchen $kitchen,
-        Larder $larder,
+        private readonly Kitchen $kitchen,
+        private readonly Larder $larder,
         private readonly Plan $plan,
         private readonly ?\Closure $stopwatch = null,
+        private readonly SlipRate $slips = SlipRate::None,
     ) {
         $this->fold = new Fold($feast, $kitchen, $larder, $plan);
         foreach ($plan->steps as $step) {
@@ -54,16 +56,20 @@ final class Simulator
     {
         $ends = [[], []];
         $violations = [];
-        $events = 0;
+        $events = $slips = $healed = 0;
+        $lateness = new DaysLate($this->feast, $this->plan);
         for ($run = 0; $run < $runs; ++$run) {
             $day = $this->day($run, $seed, true);
             $ends[0][] = $day->ends;
             $ends[1][] = $this->day($run, $seed, false)->ends;
             $events += \count($day->events);
+            foreach ($day->slipped as $dish) {
+                ++$slips;
+                $healed += $lateness->isInTime($dish, $day->ends) ? 1 : 0;
+            }
             array_push($violations, ...$day->violations);
             null === $each ? null : $each($run + 1);
         }
-        $lateness = new DaysLate($this->feast, $this->plan);
         [$with, $without] = [$lateness->report($ends[0], $seed), $lateness->report($ends[1], $seed)];
 
         return new SimulationReport(
@@ -75,6 +81,9 @@ final class Simulator
             $events,
             $violations,
             $this->replanMs,
+            $this->slips,
+            $slips,
+            $healed,
         );
     }
 
@@ -83,7 +92,8 @@ final class Simulator
     {
         $placements = $this->plan->solution->activities;
         $order = new PlannedOrder($this->plan->problem, $this->plan->solution);
-        $starts = $ends = $said = $events = $violations = [];
+        $draws = new SlipDraws($this->slips, $this->kitchen, $this->larder, $seed);
+        $starts = $ends = $said = $events = $violations = $slipped = [];
         while (true) {
             [$next, $begins] = $this->next($order, $placements, $starts, $ends);
             [$late, $lookedAt] = $isReplanned ? $this->overdue($placements, $starts, $ends) : [null, \PHP_INT_MAX];
@@ -114,6 +124,17 @@ final class Simulator
                 );
                 if (isset($this->steps[$next])) {
                     $events[] = $this->event($events, $now, new StepStarted($this->steps[$next]->key->id()), $next);
+                    $slip = $draws->of($run, $this->steps[$next]);
+                    if (null !== $slip) {
+                        $slipped[] = $this->steps[$next]->key->dish;
+                        $events[] = $fault = $this->event($events, $now, $slip, $next);
+                        $spent = $now - min([$now, ...array_values(array_intersect_key($starts, $this->batchOf($next)))]);
+                        $way = SlipDraws::taken($draws->answer($slip, $this->steps[$next], $this->instant($now), $spent));
+                        if (null !== $way) {
+                            $ends[$next] += $way->minutes;
+                            $events[] = $this->event($events, $now, new Answered(null, WaysTaken::id($fault, $way), true), $next);
+                        }
+                    }
                 }
             }
             if (!$isLate) {
@@ -122,7 +143,8 @@ final class Simulator
             try {
                 $here = $this->here($events, $now);
             } catch (FailedAudit) {
-                $violations[] = new Violation('a plan from here fails its audit', $run, $events[\count($events) - 1]->id);
+                $last = array_key_last($events);
+                $violations[] = new Violation('a plan from here fails its audit', $run, null === $last ? null : $events[$last]->id);
                 if (null !== $late) {
                     $placements[$late] = new Placement($placements[$late]->start, $now + 1, $placements[$late]->uses);
                 }
@@ -149,7 +171,7 @@ final class Simulator
             array_push($violations, ...$this->lost($events, $ends, $run));
         }
 
-        return new SimulatedDay($ends, $events, $violations);
+        return new SimulatedDay($ends, $events, $violations, $slipped);
     }
 
     /**
@@ -206,6 +228,20 @@ final class Simulator
         }
 
         return [$first, $at];
+    }
+
+    /** @return array<string, true> the activities of the batch that a step belongs to */
+    private function batchOf(string $activity): array
+    {
+        $key = $this->steps[$activity]->key;
+        $batch = [];
+        foreach ($this->steps as $id => $step) {
+            if ($step->key->dish === $key->dish && $step->key->round->id() === $key->round->id()) {
+                $batch[$id] = true;
+            }
+        }
+
+        return $batch;
     }
 
     private function draw(int $run, int $seed, string $activity, Placement $placement): int

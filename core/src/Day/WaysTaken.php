@@ -77,7 +77,10 @@ final readonly class WaysTaken
             $first = $isOfIt ? min($first, $other->start) : $first;
         }
 
-        return max(0, (int) round(($at->getTimestamp() - $first->getTimestamp()) / 60));
+        // What was cooked before its time took its minutes all the same.
+        $until = max($at->getTimestamp(), $step->start->getTimestamp());
+
+        return (int) round(($until - $first->getTimestamp()) / 60);
     }
 
     /** @return array<string, int> minutes that a way adds and that are not over, by step id */

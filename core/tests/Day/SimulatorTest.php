@@ -6,10 +6,12 @@ namespace FeastLadle\Tests\Day;
 
 use FeastLadle\Day\Event;
 use FeastLadle\Day\Happening\Replanned;
+use FeastLadle\Day\Happening\Slipped;
 use FeastLadle\Day\Happening\StepDone;
 use FeastLadle\Day\Happening\StepStarted;
 use FeastLadle\Day\SimulationReport;
 use FeastLadle\Day\Simulator;
+use FeastLadle\Day\SlipRate;
 use FeastLadle\Day\Violation;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
@@ -35,6 +37,24 @@ final class SimulatorTest extends TestCase
         $report = $this->simulated($feast, $kitchen, $runs);
         self::assertSame([], array_map(static fn (Violation $v): string => "$v->rule, run $v->run, $v->event", $report->violations));
         self::assertGreaterThan(2 * 25 * $runs - 1, $report->events, 'each step is begun and done');
+    }
+
+    public function testWhatGoesWrongIsMendedOnTheWayAndNoRuleIsBroken(): void
+    {
+        $plan = (new FeastPlanner(Shipped::larder()))->plan(Shipped::feast(), Shipped::kitchen());
+        $simulator = new Simulator(Shipped::feast(), Shipped::kitchen(), Shipped::larder(), $plan, slips: SlipRate::Many);
+        $report = $simulator->run(6, 3);
+        self::assertSame([], array_map(static fn (Violation $v): string => "$v->rule, run $v->run, $v->event", $report->violations));
+        // Eight of a hundred of 25 steps in six days: twelve, give or take.
+        self::assertGreaterThan(3, $report->slipsDrawn);
+        self::assertLessThan(30, $report->slipsDrawn);
+        self::assertLessThanOrEqual($report->slipsDrawn, $report->healed);
+        self::assertEquals($simulator->day(2, 3, true), $simulator->day(2, 3, true));
+        $steps = static fn (bool $anew): array => array_values(array_map(
+            static fn (Event $e): string => $e->what instanceof Slipped ? $e->what->step.$e->what->slip->value : '',
+            array_filter($simulator->day(1, 3, $anew)->events, static fn (Event $e): bool => $e->what instanceof Slipped),
+        ));
+        self::assertEqualsCanonicalizing($steps(true), $steps(false), 'both meet the same fate');
     }
 
     public function testADayThatIsSureLosesNoMomentByBeingPlannedAnew(): void

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Day;
+
+use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\Placement;
+use FeastLadle\Schedule\PlannedOrder;
+use FeastLadle\Schedule\Problem;
+use FeastLadle\Schedule\Solution;
+
+/** What comes of it when everything that is late is simply waited for, in the order in force. */
+final readonly class InTurn
+{
+    /**
+     * @param int $late   minutes by which what is due comes late, all together
+     * @param int $beyond minutes by which the longest wait is longer than it should be
+     */
+    private function __construct(public int $late, public int $beyond)
+    {
+    }
+
+    /**
+     * @param array<string, array{int, int}> $over    minutes of what is done
+     * @param array<string, array{int, int}> $running since when, and when it is likely to end
+     * @param array<string, int>             $margins minutes after its due time in which nothing is late yet
+     */
+    public static function of(Problem $problem, Solution $inForce, array $over, array $running, int $now, array $margins): self
+    {
+        $placements = $inForce->activities;
+        foreach ($problem->links as $link) {
+            // A marker goes with the step whose start it marks.
+            $start = ($over[$link->from] ?? $running[$link->from] ?? null)[0] ?? null;
+            if (null !== $start && !isset($running[$link->to]) && LinkType::StartToStart === $link->type && 0 === $link->max) {
+                $over[$link->to] ??= [$start, $start + $placements[$link->to]->end - $placements[$link->to]->start];
+            }
+        }
+        foreach ([...$over, ...$running] as $id => [$start, $end]) {
+            $placements[$id] = new Placement($start, max($start, $end), $placements[$id]->uses);
+        }
+        $order = new PlannedOrder($problem, $inForce->placing($placements));
+        $starts = $ends = [];
+        foreach ($order->order as $id) {
+            if (isset($over[$id]) || isset($running[$id])) {
+                [$starts[$id], $ends[$id]] = [$placements[$id]->start, $placements[$id]->end];
+                continue;
+            }
+            $length = $placements[$id]->end - $placements[$id]->start;
+            $start = max($placements[$id]->start, $now);
+            foreach ($order->before($id) as [$from, $fromEnd, $toEnd, $lag]) {
+                $start = max($start, ($fromEnd ? $ends[$from] : $starts[$from]) + $lag - ($toEnd ? $length : 0));
+            }
+            $starts[$id] = $order->whenTheyAreThere($id, $start);
+            $ends[$id] = $starts[$id] + $length;
+        }
+        $late = $beyond = 0;
+        foreach ($problem->due() as $id => $activity) {
+            $late += $activity->late($ends[$id], $margins[$id] ?? 0);
+        }
+        foreach ($problem->links as $link) {
+            if (null !== $link->max) {
+                $gap = ($link->type->toEnd() ? $ends : $starts)[$link->to] - ($link->type->fromEnd() ? $ends : $starts)[$link->from];
+                $beyond = max($beyond, $gap - $link->max);
+            }
+        }
+
+        return new self($late, $beyond);
+    }
+
+    /**
+     * Minutes by which a schedule is late where everything comes as it says.
+     *
+     * @param array<string, int> $margins
+     */
+    public static function lateness(Problem $problem, Solution $solution, array $margins): int
+    {
+        $late = 0;
+        foreach ($problem->due() as $id => $activity) {
+            $late += $activity->late($solution->activities[$id]->end, $margins[$id] ?? 0);
+        }
+
+        return $late;
+    }
+}
