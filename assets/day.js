@@ -1,10 +1,12 @@
 import { become, showing } from './page.js';
 import { flush, later, waiting } from './queue.js';
+import { canSpeak, isOn, speak, tone, turn } from './sound.js';
 
 const EVERY_MS = 1500;
 const FRESH_MS = 60_000;
 const HOLD_MS = 2000;
 const TAKE_BACK_MS = 10_000;
+const SILENT_BEFORE = 600;
 
 /** A screen of the cooking day: its clock and countdowns, what was said elsewhere, and what waits for the network. */
 export function day() {
@@ -16,6 +18,7 @@ export function day() {
             this.offset = Number(this.$root.dataset.now) * 1000 - Date.now();
             this.looked = Date.now();
             this.timers = [setInterval(() => this.tick(), 500), setInterval(() => this.look(), EVERY_MS)];
+            this.$root.querySelectorAll('[data-sound]').forEach((button) => this.tellSound(button));
             this.wake();
             this.keep();
             this.tick();
@@ -39,6 +42,9 @@ export function day() {
                 const seconds = Math.round(Number(element.dataset.countdown) - this.now() / 1000);
                 const words = element.querySelector('b');
                 words.textContent = seconds > 0 ? clockLike(seconds) : element.dataset.over;
+                if (seconds <= 0 && seconds > -3 && !element.classList.contains('is-over')) {
+                    this.call(element);
+                }
                 element.classList.toggle('is-over', seconds <= 0);
             }
         },
@@ -64,6 +70,27 @@ export function day() {
             } catch {
                 document.documentElement.dataset.offline = 'yes';
             }
+        },
+        /** From ten minutes before an offering until it is offered nothing sounds, speaks or shakes. */
+        silent() {
+            return Object.values(JSON.parse(this.$root.dataset.offerings)).some((at) => this.now() / 1000 >= at - SILENT_BEFORE);
+        },
+        /** A minute has come: seen always, heard where that is wished. */
+        call(element) {
+            element.classList.add('is-called');
+            if (isOn() && !this.silent() && !this.$root.querySelector('[data-stopped]')) {
+                tone(element.dataset.tone ?? 'look');
+                speak(element.dataset.speech ?? '');
+            }
+        },
+        sound(event) {
+            turn();
+            this.tellSound(event.currentTarget);
+        },
+        tellSound(button) {
+            const { on, off, mute } = button.dataset;
+            button.setAttribute('aria-pressed', String(isOn()));
+            button.textContent = isOn() ? on + (canSpeak() ? '' : ` (${mute})`) : off;
         },
         async waits() {
             const line = this.$root.querySelector('[data-waits]');

@@ -58,6 +58,8 @@ final class DayController extends StationController
 
         return $this->screen('mine', $open, $plan, $state, $day, $clock, [
             'who' => $who,
+            'away' => LiveDay::awaySince($day->said($open->record), $person),
+            'until' => LiveDay::shiftEnd($open, $person, $clock->now()),
             'mine' => null === $state ? null : $mine->of($open, $state, $person),
         ]);
     }
@@ -127,6 +129,11 @@ final class DayController extends StationController
             'step' => $said->getString('step'),
             'event' => $said->getString('event'),
             'what' => $said->getString('what'),
+            'person' => $said->getString('person'),
+            'vessel' => $said->getString('vessel'),
+            'until' => $said->getString('until'),
+            'moment' => $said->getString('moment'),
+            'offered' => '' === $said->getString('offered') ? null : true,
             'slip' => $said->getString('slip'),
             'stage' => $said->getString('stage'),
             ...array_map(self::number(...), array_filter([
@@ -135,8 +142,9 @@ final class DayController extends StationController
                 'grams' => $said->getString('grams'),
                 'celsius' => $said->getString('celsius'),
                 'share' => $said->getString('share'),
+                'mm' => $said->getString('mm'),
             ], static fn (string $v): bool => '' !== $v)),
-        ], static fn (int|float|string|null $v): bool => null !== $v && '' !== $v);
+        ], static fn (int|float|string|bool|null $v): bool => null !== $v && '' !== $v);
         try {
             $day->take($open, $event);
         } catch (FaultyDocument $e) {
@@ -320,6 +328,7 @@ final class DayController extends StationController
             'now' => $clock->now(),
             'version' => $day->version($open->record),
             'stopped' => $day->stopped($open->record),
+            'offerings' => LiveDay::openOfferings($open, $day->said($open->record)),
             'silent' => LiveDay::silentSince($open, $plan, $day->said($open->record), $clock->now()),
             ...$values,
         ]);

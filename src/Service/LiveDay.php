@@ -16,6 +16,7 @@ use FeastLadle\Day\Instants;
 use FeastLadle\Day\Proposal;
 use FeastLadle\Day\ProposedMove;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Feast\MomentKind;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\FailedAudit;
@@ -136,6 +137,66 @@ final readonly class LiveDay
         return $now->getTimestamp() - $last->getTimestamp() >= 60 * self::QUIET_MINUTES && \count($overdue) >= self::QUIET_STEPS
             ? $last->setTimezone($open->feast->timeZone)
             : null;
+    }
+
+    /**
+     * @param list<DayEvent> $said
+     *
+     * @return \DateTimeImmutable|null null for who is there
+     */
+    public static function awaySince(array $said, string $person): ?\DateTimeImmutable
+    {
+        $since = null;
+        foreach ($said as $event) {
+            if (!\in_array($event->getKind(), [EventKind::Left, EventKind::Came], true)) {
+                continue;
+            }
+            $body = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
+            if (\is_array($body) && $person === ($body['person'] ?? null)) {
+                $since = EventKind::Left === $event->getKind() ? $event->getAt() : null;
+            }
+        }
+
+        return $since;
+    }
+
+    /**
+     * When what has not been offered yet is to be offered, by its id.
+     *
+     * @param list<DayEvent> $said
+     *
+     * @return array<string, int> Unix seconds
+     */
+    public static function openOfferings(OpenFeast $open, array $said): array
+    {
+        $offerings = [];
+        foreach ($open->feast->moments as $moment) {
+            if (MomentKind::Offering === $moment->kind) {
+                $offerings[$moment->id] = $moment->at->getTimestamp();
+            }
+        }
+        foreach ($said as $event) {
+            if (EventKind::Moment === $event->getKind()) {
+                $body = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
+                if (\is_array($body) && true === ($body['offered'] ?? null) && \is_string($body['moment'] ?? null)) {
+                    unset($offerings[$body['moment']]);
+                }
+            }
+        }
+
+        return $offerings;
+    }
+
+    /** Until when a person is there today, by the shifts of the feast. */
+    public static function shiftEnd(OpenFeast $open, string $person, \DateTimeImmutable $now): ?\DateTimeImmutable
+    {
+        foreach ($open->feast->shifts as $shift) {
+            if ($shift->person === $person && $shift->from <= $now && $shift->to > $now) {
+                return $shift->to;
+            }
+        }
+
+        return null;
     }
 
     /** Whether somebody has said to leave the plan where this would change it. */

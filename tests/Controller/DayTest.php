@@ -160,6 +160,64 @@ final class DayTest extends BrowserCase
         self::assertNotSame($id, $after->count() > 0 ? $after->attr('data-proposal') : null);
     }
 
+    public function testWhoIsCalledAwayHandsOnAndComesBack(): void
+    {
+        $this->on(self::BOIL, 0);
+        $this->send([['id' => 'a1', 'at' => $this->now(), 'by' => 'asha', 'kind' => 'started', 'step' => self::BOIL]]);
+        $this->pass(3);
+        $this->browser->request('GET', $this->address('mine/asha'));
+        $this->browser->submit($this->browser->getCrawler()->selectButton('Called away')->form());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('You are away since', $this->text('[data-away]'));
+        // Nilu is not here before three: what nobody can do is said, and why.
+        $this->browser->request('GET', $this->address('board'));
+        self::assertMatchesRegularExpression('/not in time|No plan from here/', $this->text('main'));
+        $this->pass(10);
+        $this->browser->request('GET', $this->address('mine/asha'));
+        $this->browser->submit($this->browser->getCrawler()->selectButton('I am back')->form());
+        $this->browser->followRedirect();
+        self::assertCount(0, $this->browser->getCrawler()->filter('[data-away]'));
+        $this->browser->request('GET', $this->address('board'));
+        self::assertStringNotContainsString('not in time', $this->text('main'));
+        $kinds = array_map(static fn ($e): EventKind => $e->getKind(), $this->log());
+        self::assertSame([], array_diff(['left', 'came'], array_map(static fn (EventKind $k): string => $k->value, $kinds)));
+    }
+
+    public function testAReadingCountsMoreThanTheClock(): void
+    {
+        $boil = $this->on(self::BOIL, 0);
+        $this->send([['id' => 'a1', 'at' => $this->now(), 'by' => 'asha', 'kind' => 'started', 'step' => self::BOIL]]);
+        $this->pass(10);
+        $before = $this->left();
+        $this->browser->request('GET', $this->address('mine/asha'));
+        // From the 27 °C of this kitchen to the boil it is three fifths of the way in ten minutes: about seven more.
+        $form = $this->browser->getCrawler()->filter('.measure')->selectButton('Say so')->form(['celsius' => '70']);
+        self::assertSame($boil->vessels[0], $form->getValues()['vessel']);
+        $this->browser->submit($form);
+        self::assertGreaterThan(20, $before);
+        self::assertEqualsWithDelta(7, $this->left(), 1);
+        $this->browser->request('GET', $this->address('mine/asha'));
+        $this->browser->submit($this->browser->getCrawler()->filter('.measure')->selectButton('Say so')->form(['celsius' => '900']));
+        self::assertResponseStatusCodeSame(422);
+        self::assertCount(1, array_filter($this->log(), static fn ($e): bool => EventKind::Reading === $e->getKind()));
+    }
+
+    public function testAroundTheOfferingAllIsQuietUntilItIsOffered(): void
+    {
+        $this->on(self::BOIL, 0);
+        $offering = $this->browser->request('GET', $this->address('board'))->filter('main')->attr('data-offerings');
+        $at = json_decode((string) $offering, true);
+        self::assertIsArray($at);
+        self::assertCount(0, $this->browser->getCrawler()->filter('[data-offering]'), 'nobody is asked hours before');
+        self::getContainer()->get(MockClock::class)->modify('@'.((int) $at['offering'] - 300));
+        $this->browser->request('GET', $this->address('board'));
+        $this->browser->submit($this->browser->getCrawler()->filter('[data-offering] button')->form());
+        $this->browser->followRedirect();
+        self::assertCount(0, $this->browser->getCrawler()->filter('[data-offering]'));
+        self::assertSame('[]', $this->browser->getCrawler()->filter('main')->attr('data-offerings'));
+        self::assertStringContainsString('"offered":true', $this->log()[0]->getBody());
+    }
+
     public function testStopIsOnEveryScreenUntilItIsOver(): void
     {
         $this->on(self::BOIL, 5);
