@@ -208,8 +208,9 @@ final class DayTest extends BrowserCase
         $offering = $this->browser->request('GET', $this->address('board'))->filter('main')->attr('data-offerings');
         $at = json_decode((string) $offering, true);
         self::assertIsArray($at);
+        self::assertIsInt($at['offering']);
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-offering]'), 'nobody is asked hours before');
-        self::getContainer()->get(MockClock::class)->modify('@'.((int) $at['offering'] - 300));
+        self::getContainer()->get(MockClock::class)->modify('@'.($at['offering'] - 300));
         $this->browser->request('GET', $this->address('board'));
         $this->browser->submit($this->browser->getCrawler()->filter('[data-offering] button')->form());
         $this->browser->followRedirect();
