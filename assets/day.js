@@ -6,7 +6,6 @@ const EVERY_MS = 1500;
 const FRESH_MS = 60_000;
 const HOLD_MS = 2000;
 const TAKE_BACK_MS = 10_000;
-const SILENT_BEFORE = 600;
 
 /** A screen of the cooking day: its clock and countdowns, what was said elsewhere, and what waits for the network. */
 export function day() {
@@ -58,7 +57,7 @@ export function day() {
                 const { version, now } = await answer.json();
                 this.offset = now * 1000 - Date.now();
                 delete document.documentElement.dataset.offline;
-                await flush(this.$root.dataset.events);
+                tellRefused(await flush(this.$root.dataset.events));
                 await this.waits();
                 if (this.$root.querySelector('[data-take-back]')) {
                     return;
@@ -73,7 +72,7 @@ export function day() {
         },
         /** From ten minutes before an offering until it is offered nothing sounds, speaks or shakes. */
         silent() {
-            return Object.values(JSON.parse(this.$root.dataset.offerings)).some((at) => this.now() / 1000 >= at - SILENT_BEFORE);
+            return JSON.parse(this.$root.dataset.quietFrom).some((from) => this.now() / 1000 >= from);
         },
         /** A minute has come: seen always, heard where that is wished. */
         call(element) {
@@ -154,13 +153,23 @@ async function tell(form) {
     form.dataset.said = event.kind;
     let heard = false;
     await showing(async () => {
-        await flush(root.dataset.events);
+        const refused = await flush(root.dataset.events);
         heard = true;
         become(await (await fetch(window.location.href)).text());
+        tellRefused(refused);
     });
     button.disabled = false;
     if (!heard) {
         saidHere(form, button);
+    }
+}
+
+/** What was not taken in is said, and stays until the next page. */
+function tellRefused(refused) {
+    const line = document.querySelector('[data-refused]');
+    if (line && refused.length > 0) {
+        line.hidden = false;
+        line.textContent = `${line.dataset.refused} ${refused.join(' ')}`;
     }
 }
 

@@ -21,13 +21,14 @@ export async function waiting() {
     return (await opened()).getAll(STORE);
 }
 
-/** Sends what waits, one part after the other; what was taken or refused for good waits no longer. */
+/** Sends what waits, one part after the other; what was taken or refused for good waits no longer. Why it was refused is the answer. */
 export function flush(address) {
     running = running.catch(() => {}).then(() => send(address));
     return running;
 }
 
 async function send(address) {
+    const told = [];
     const db = await opened();
     const feast = address.match(/^\/feasts\/\d+/)?.[0] ?? '';
     const mine = (await db.getAll(STORE)).filter((event) => event.to === feast);
@@ -47,8 +48,7 @@ async function send(address) {
                 await db.delete(STORE, id);
             }
         }
-        for (const { faults } of refused) {
-            console.error(faults.map((f) => f.says).join(' '));
-        }
+        told.push(...refused.flatMap(({ faults }) => faults.map((fault) => fault.says)));
     }
+    return told;
 }

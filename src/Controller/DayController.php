@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace App\Controller;
 
 use App\Export\Csv;
+use App\Form\FaultMapper;
 use App\Service\CookingDay;
+use App\Service\FeastDesk;
 use App\Service\LiveDay;
 use App\Service\OpenFeast;
+use App\Service\PlanStore;
+use App\Service\Stations;
+use App\View\DayScreen;
 use App\View\MyStep;
 use App\View\SaidLines;
 use App\View\SlipChoices;
@@ -35,30 +40,38 @@ final class DayController extends StationController
     private const MOST_AT_ONCE = 500;
     private const MOST_BYTES = 300_000;
 
+    public function __construct(
+        FeastDesk $desk,
+        PlanStore $plans,
+        Stations $stations,
+        FaultMapper $faults,
+        private readonly DayScreen $screens,
+    ) {
+        parent::__construct($desk, $plans, $stations, $faults);
+    }
+
     #[Route('/board', name: 'day_board', methods: ['GET'])]
-    public function board(int $id, LiveDay $live, CookingDay $day, ClockInterface $clock): Response
+    public function board(int $id, LiveDay $live): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
         $state = $live->state($open, $plan);
 
-        return $this->screen('board', $open, $plan, $state, $day, $clock, [
+        return $this->screen('board', $open, $plan, $state, [
             'board' => null === $state ? null : WallBoard::of($open, $state),
-            'declined' => null !== $state?->proposal && $live->isDeclined($open, $state->proposal),
         ]);
     }
 
     #[Route('/mine/{person}', name: 'day_mine', requirements: ['person' => '[a-z0-9-]{1,60}'], methods: ['GET'])]
-    public function mine(int $id, string $person, LiveDay $live, CookingDay $day, MyStep $mine, ClockInterface $clock): Response
+    public function mine(int $id, string $person, LiveDay $live, MyStep $mine, ClockInterface $clock): Response
     {
         $open = $this->desk->open($id);
         $who = $open->kitchen->people[$person] ?? throw $this->createNotFoundException('Nobody of that name works in this kitchen.');
         $plan = $this->plans->plan($open);
         $state = $live->state($open, $plan);
 
-        return $this->screen('mine', $open, $plan, $state, $day, $clock, [
+        return $this->screen('mine', $open, $plan, $state, [
             'who' => $who,
-            'away' => LiveDay::awaySince($day->said($open->record), $person),
             'until' => LiveDay::shiftEnd($open, $person, $clock->now()),
             'mine' => null === $state ? null : $mine->of($open, $state, $person),
         ]);
@@ -113,7 +126,7 @@ final class DayController extends StationController
         );
     }
 
-    /** The same from a page without scripts: one step begun or done. */
+    /** The same from a form: whatever its fields say. */
     #[Route('/day/say', name: 'day_say', methods: ['POST'])]
     public function say(int $id, Request $request, CookingDay $day, LiveDay $live, ClockInterface $clock): Response
     {
@@ -128,6 +141,8 @@ final class DayController extends StationController
             'kind' => $kind?->value,
             'step' => $said->getString('step'),
             'event' => $said->getString('event'),
+            'way' => $said->getString('way'),
+            'taken' => '' === $said->getString('taken') ? null : true,
             'what' => $said->getString('what'),
             'person' => $said->getString('person'),
             'vessel' => $said->getString('vessel'),
@@ -151,31 +166,25 @@ final class DayController extends StationController
             throw new UnprocessableEntityHttpException($e->getMessage(), $e);
         }
         $live->settle($open, $this->plans->plan($open));
-        $by = $said->getString('by');
+        $by = self::by($open, $request);
         if (EventKind::Slipped === $kind) {
-            return $this->redirectToRoute('day_ways', [
-                'id' => $id,
-                'slip' => $event['id'] ?? '',
-                ...(isset($open->kitchen->people[$by]) ? ['by' => $by] : []),
-            ], Response::HTTP_SEE_OTHER);
+            $slip = ['id' => $id, 'slip' => $event['id'] ?? ''];
+
+            return $this->redirectToRoute('day_ways', null === $by ? $slip : [...$slip, 'by' => $by], Response::HTTP_SEE_OTHER);
         }
 
-        return $this->redirectToRoute(
-            isset($open->kitchen->people[$by]) ? 'day_mine' : 'day_board',
-            ['id' => $id] + (isset($open->kitchen->people[$by]) ? ['person' => $by] : []),
-            Response::HTTP_SEE_OTHER,
-        );
+        return $this->back($open, $by);
     }
 
     /** What may have gone wrong at a step, one press each. */
     #[Route('/day/what/{step}', name: 'day_what', requirements: ['step' => '[^/]+/[^/]+/[^/]+'], methods: ['GET'])]
-    public function what(int $id, string $step, LiveDay $live, CookingDay $day, ClockInterface $clock): Response
+    public function what(int $id, string $step): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
         foreach ($plan->steps as $planned) {
             if ($planned->key->id() === $step) {
-                return $this->screen('what', $open, $plan, null, $day, $clock, ['step' => $planned, 'slips' => SlipChoices::of($planned)]);
+                return $this->screen('what', $open, $plan, null, ['step' => $planned, 'slips' => SlipChoices::of($planned)]);
             }
         }
         throw $this->createNotFoundException('There is no such step in this plan.');
@@ -183,7 +192,7 @@ final class DayController extends StationController
 
     /** What to do now that it went wrong: the hazard, what it changes, ways on. */
     #[Route('/day/ways/{slip}', name: 'day_ways', requirements: ['slip' => '[A-Za-z0-9-]{1,60}'], methods: ['GET'])]
-    public function ways(int $id, string $slip, LiveDay $live, CookingDay $day, ClockInterface $clock): Response
+    public function ways(int $id, string $slip, LiveDay $live): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
@@ -193,54 +202,25 @@ final class DayController extends StationController
             $found = $each->event->id === $slip ? $each : $found;
         }
 
-        return $this->screen('ways', $open, $plan, $state, $day, $clock, ['slip' => $found]);
-    }
-
-    /** A way that is taken: said so, and the plan from here with it. */
-    #[Route('/day/way', name: 'day_way', methods: ['POST'])]
-    public function way(int $id, Request $request, CookingDay $day, LiveDay $live, ClockInterface $clock): Response
-    {
-        $open = $this->desk->open($id);
-        $said = $request->request;
-        $this->sameOrigin($said->getString('_token'));
-        $by = isset($open->kitchen->people[$said->getString('by')]) ? $said->getString('by') : null;
-        try {
-            $day->take($open, array_filter([
-                'id' => $said->getString('client'),
-                'at' => $clock->now()->setTimezone($open->feast->timeZone)->format(\DATE_ATOM),
-                'by' => $by,
-                'kind' => EventKind::Answered->value,
-                'way' => $said->getString('way'),
-                'taken' => true,
-            ], static fn (mixed $v): bool => null !== $v && '' !== $v));
-        } catch (FaultyDocument $e) {
-            throw new UnprocessableEntityHttpException($e->getMessage(), $e);
-        }
-        $live->settle($open, $this->plans->plan($open));
-
-        return $this->redirectToRoute(
-            null === $by ? 'day_board' : 'day_mine',
-            ['id' => $id] + (null === $by ? [] : ['person' => $by]),
-            Response::HTTP_SEE_OTHER,
-        );
+        return $this->screen('ways', $open, $plan, $state, ['slip' => $found]);
     }
 
     #[Route('/day/stop', name: 'day_stop', methods: ['GET'])]
-    public function stop(int $id, LiveDay $live, CookingDay $day, ClockInterface $clock): Response
+    public function stop(int $id): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
-        return $this->screen('stop', $open, $plan, null, $day, $clock, []);
+        return $this->screen('stop', $open, $plan, null);
     }
 
     #[Route('/day/said', name: 'day_said', methods: ['GET'])]
-    public function said(int $id, CookingDay $day, ClockInterface $clock, SaidLines $lines): Response
+    public function said(int $id, SaidLines $lines): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
-        return $this->screen('said', $open, $plan, null, $day, $clock, ['log' => array_reverse($lines->of($open, $plan))]);
+        return $this->screen('said', $open, $plan, null, ['log' => array_reverse($lines->of($open, $plan))]);
     }
 
     #[Route('/day-log.{_format}', name: 'day_log', requirements: ['_format' => 'json|csv'], methods: ['GET'])]
@@ -267,22 +247,17 @@ final class DayController extends StationController
             'leave' => false,
             default => throw new UnprocessableEntityHttpException('An answer is "so-be-it" or "leave".'),
         };
-        $by = $request->request->getString('by');
-        $by = isset($open->kitchen->people[$by]) ? $by : null;
+        $by = self::by($open, $request);
         if (!$live->answer($open, $this->plans->plan($open), $request->request->getString('proposal'), $isTaken, $by)) {
             $this->addFlash('bad', 'The kitchen has gone on meanwhile: look at what is proposed now.');
         }
 
-        return $this->redirectToRoute(
-            null === $by ? 'day_board' : 'day_mine',
-            ['id' => $id] + (null === $by ? [] : ['person' => $by]),
-            Response::HTTP_SEE_OTHER,
-        );
+        return $this->back($open, $by);
     }
 
     /** Many ticks at once, of what was done while nobody had a hand free. */
     #[Route('/day/catch-up', name: 'day_catch_up', methods: ['GET', 'POST'])]
-    public function catchUp(int $id, Request $request, LiveDay $live, CookingDay $day, ClockInterface $clock): Response
+    public function catchUp(int $id, Request $request, LiveDay $live, CookingDay $day): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
@@ -304,34 +279,33 @@ final class DayController extends StationController
             }
             $live->settle($open, $plan);
 
-            return $this->redirectToRoute('day_board', ['id' => $id], Response::HTTP_SEE_OTHER);
+            return $this->back($open, null);
         }
 
-        return $this->screen('catch_up', $open, $plan, $state, $day, $clock, ['overdue' => $overdue]);
+        return $this->screen('catch_up', $open, $plan, $state, ['overdue' => $overdue]);
     }
 
     /** @param array<string, mixed> $values */
-    private function screen(
-        string $name,
-        OpenFeast $open,
-        Plan $plan,
-        ?DayState $state,
-        CookingDay $day,
-        ClockInterface $clock,
-        array $values,
-    ): Response {
-        return $this->render("day/$name.html.twig", [
-            'open' => $open,
-            'feast' => $open->feast,
-            'plan' => $plan,
-            'state' => $state,
-            'now' => $clock->now(),
-            'version' => $day->version($open->record),
-            'stopped' => $day->stopped($open->record),
-            'offerings' => LiveDay::openOfferings($open, $day->said($open->record)),
-            'silent' => LiveDay::silentSince($open, $plan, $day->said($open->record), $clock->now()),
-            ...$values,
-        ]);
+    private function screen(string $name, OpenFeast $open, Plan $plan, ?DayState $state, array $values = []): Response
+    {
+        return $this->render("day/$name.html.twig", [...$this->screens->of($open, $plan, $state), ...$values]);
+    }
+
+    /** Back to the step of who said it, or to the wall. */
+    private function back(OpenFeast $open, ?string $by): Response
+    {
+        return $this->redirectToRoute(
+            null === $by ? 'day_board' : 'day_mine',
+            ['id' => $open->id()] + (null === $by ? [] : ['person' => $by]),
+            Response::HTTP_SEE_OTHER,
+        );
+    }
+
+    private static function by(OpenFeast $open, Request $request): ?string
+    {
+        $by = $request->request->getString('by');
+
+        return isset($open->kitchen->people[$by]) ? $by : null;
     }
 
     /** What can't be read as a number is left to the reader of events, which says so at its place. */

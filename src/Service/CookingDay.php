@@ -33,13 +33,8 @@ final readonly class CookingDay
     /** @return array<string, \DateTimeImmutable> when a step was done or a bowl stood ready, by its key */
     public function done(FeastRecord $feast): array
     {
-        $log = $this->events->log($feast);
-        $takenBack = self::takenBack($log);
         $done = [];
-        foreach ($log as $event) {
-            if (isset($takenBack[$event->getClientId()])) {
-                continue;
-            }
+        foreach ($this->said($feast) as $event) {
             match ($event->getKind()) {
                 EventKind::Done => self::isPartOnly($event) ? null : $done[$event->getSubject()] ??= $event->getAt(),
                 EventKind::Ready => BowlKey::isOne($event->getSubject()) ? $done[$event->getSubject()] ??= $event->getAt() : null,
@@ -52,27 +47,13 @@ final readonly class CookingDay
     }
 
     /** @return list<DayEvent> that counts, in the order in which it happened */
-    public function said(FeastRecord $feast): array
+    private function said(FeastRecord $feast): array
     {
         $log = $this->events->log($feast);
+
         $takenBack = self::takenBack($log);
 
         return array_values(array_filter($log, static fn (DayEvent $e): bool => !isset($takenBack[$e->getClientId()])));
-    }
-
-    /** @return DayEvent|null the last emergency that nobody has said is over */
-    public function stopped(FeastRecord $feast): ?DayEvent
-    {
-        $stopped = null;
-        foreach ($this->said($feast) as $event) {
-            $stopped = match ($event->getKind()) {
-                EventKind::Stop => $event,
-                EventKind::Over => null,
-                default => $stopped,
-            };
-        }
-
-        return $stopped;
     }
 
     /** All that was said, as the core reads it. What speaks of a person or group that is there no longer is left out. */
@@ -82,7 +63,11 @@ final readonly class CookingDay
         $events = [];
         foreach ($this->events->log($open->record) as $kept) {
             try {
-                $events[] = $reader->readEvent($kept->getBody());
+                /** @var array<string, mixed> $said */
+                $said = json_decode($kept->getBody(), true, 64, \JSON_THROW_ON_ERROR);
+                // When it was heard stands beside what was said.
+                $arrived = null === $kept->getArrived() ? [] : ['arrived' => $kept->getArrived()->format(\DATE_ATOM)];
+                $events[] = $reader->readEvent(self::text([...$said, ...$arrived]));
             } catch (FaultyDocument) {
                 continue;
             }
@@ -234,7 +219,7 @@ final readonly class CookingDay
      *
      * @return array<string, true> by client id
      */
-    private static function takenBack(array $log): array
+    public static function takenBack(array $log): array
     {
         $takenBack = [];
         foreach (array_reverse($log) as $event) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-use App\Entity\DayEvent;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\Event;
 use FeastLadle\Day\EventKind;
@@ -12,11 +11,11 @@ use FeastLadle\Day\Fold;
 use FeastLadle\Day\Happening\StepDone;
 use FeastLadle\Day\Happening\StepNotDone;
 use FeastLadle\Day\Happening\StepStarted;
+use FeastLadle\Day\Heard;
 use FeastLadle\Day\Instants;
 use FeastLadle\Day\Proposal;
 use FeastLadle\Day\ProposedMove;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Feast\MomentKind;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Solving\FailedAudit;
@@ -117,74 +116,16 @@ final readonly class LiveDay
         ));
     }
 
-    /**
-     * Since when nobody has said anything, where that is long enough and much should be over: it is asked once, by a list.
-     *
-     * @param list<DayEvent> $said
-     */
-    public static function silentSince(OpenFeast $open, Plan $plan, array $said, \DateTimeImmutable $now): ?\DateTimeImmutable
+    /** Since when nobody has said anything, where that is long enough and much should be over: it is asked once, by a list. */
+    public function silentSince(OpenFeast $open, Plan $plan, Heard $heard): ?\DateTimeImmutable
     {
-        $done = [];
-        $last = $plan->steps[0]->start ?? $now;
-        foreach ($said as $event) {
-            if (EventKind::Done === $event->getKind()) {
-                $done[$event->getSubject()] = $event->getAt();
-            }
-            $last = max($last, $event->getArrived() ?? $event->getAt());
-        }
-        $overdue = self::shouldBeOver($plan, $done, $now->modify('-'.self::QUIET_MINUTES.' minutes'));
+        $now = $this->clock->now();
+        $last = max($heard->last ?? $plan->steps[0]->start ?? $now, $plan->steps[0]->start ?? $now);
+        $before = $now->modify('-'.self::QUIET_MINUTES.' minutes');
 
-        return $now->getTimestamp() - $last->getTimestamp() >= 60 * self::QUIET_MINUTES && \count($overdue) >= self::QUIET_STEPS
+        return $last <= $before && \count(self::shouldBeOver($plan, $this->day->done($open->record), $before)) >= self::QUIET_STEPS
             ? $last->setTimezone($open->feast->timeZone)
             : null;
-    }
-
-    /**
-     * @param list<DayEvent> $said
-     *
-     * @return \DateTimeImmutable|null null for who is there
-     */
-    public static function awaySince(array $said, string $person): ?\DateTimeImmutable
-    {
-        $since = null;
-        foreach ($said as $event) {
-            if (!\in_array($event->getKind(), [EventKind::Left, EventKind::Came], true)) {
-                continue;
-            }
-            $body = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
-            if (\is_array($body) && $person === ($body['person'] ?? null)) {
-                $since = EventKind::Left === $event->getKind() ? $event->getAt() : null;
-            }
-        }
-
-        return $since;
-    }
-
-    /**
-     * When what has not been offered yet is to be offered, by its id.
-     *
-     * @param list<DayEvent> $said
-     *
-     * @return array<string, int> Unix seconds
-     */
-    public static function openOfferings(OpenFeast $open, array $said): array
-    {
-        $offerings = [];
-        foreach ($open->feast->moments as $moment) {
-            if (MomentKind::Offering === $moment->kind) {
-                $offerings[$moment->id] = $moment->at->getTimestamp();
-            }
-        }
-        foreach ($said as $event) {
-            if (EventKind::Moment === $event->getKind()) {
-                $body = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
-                if (\is_array($body) && true === ($body['offered'] ?? null) && \is_string($body['moment'] ?? null)) {
-                    unset($offerings[$body['moment']]);
-                }
-            }
-        }
-
-        return $offerings;
     }
 
     /** Until when a person is there today, by the shifts of the feast. */
@@ -197,21 +138,6 @@ final readonly class LiveDay
         }
 
         return null;
-    }
-
-    /** Whether somebody has said to leave the plan where this would change it. */
-    public function isDeclined(OpenFeast $open, Proposal $proposal): bool
-    {
-        foreach ($this->day->said($open->record) as $event) {
-            if (EventKind::Answered === $event->getKind()) {
-                $said = json_decode($event->getBody(), true, 64, \JSON_THROW_ON_ERROR);
-                if (\is_array($said) && ($said['proposal'] ?? null) === $proposal->id && false === ($said['taken'] ?? null)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 
     private function putInForce(OpenFeast $open, Proposal $proposal, ?string $by): void

@@ -65,7 +65,11 @@ final readonly class MyStep
         $due = array_filter($mine, static fn (array $m): bool => $isRunning($m[0]) || $m[1]->start <= $state->at);
         $now = [] === $due ? \array_slice($mine, 0, 1) : array_values($due);
         $rest = array_values(array_filter($mine, static fn (array $m): bool => !\in_array($m, $now, true)));
-        $cards = array_map(fn (array $m): array => $this->card($open, $state, $m[0], $m[1], $person), $now);
+        $stops = [];
+        foreach ((new StopSigns($this->larder))->of($state->plan, $open->feast, $open->kitchen) as $sign) {
+            $stops[$sign->at->activity] = $sign;
+        }
+        $cards = array_map(fn (array $m): array => $this->card($open, $m[0], $m[1], $person, $stops[$m[1]->activity] ?? null), $now);
 
         return [
             'now' => $cards[0] ?? null,
@@ -77,15 +81,11 @@ final readonly class MyStep
     }
 
     /** @return Mine */
-    private function card(OpenFeast $open, DayState $state, StepNow $step, PlannedStep $at, string $person): array
+    private function card(OpenFeast $open, StepNow $step, PlannedStep $at, string $person, ?StopSign $stop): array
     {
         $signs = static fn (CueKind $kind): array => array_values(
             array_filter($at->step->words->cues, static fn (Cue $c): bool => $kind === $c->kind),
         );
-        $stop = null;
-        foreach ((new StopSigns($this->larder))->of($state->plan, $open->feast, $open->kitchen) as $sign) {
-            $stop = $sign->at->activity === $at->activity ? $sign : $stop;
-        }
         $isClosed = self::CLOSED_PERCENT === $at->step->work->attention->percent;
 
         return [

@@ -6,6 +6,7 @@ namespace App\View;
 
 use App\Entity\DayEvent;
 use App\Repository\DayEventRepository;
+use App\Service\CookingDay;
 use App\Service\OpenFeast;
 use App\Service\Speaker;
 use FeastLadle\Day\EventKind;
@@ -27,12 +28,7 @@ final readonly class SaidLines
     public function of(OpenFeast $open, Plan $plan): array
     {
         $log = $this->events->log($open->record);
-        $takenBack = [];
-        foreach (array_reverse($log) as $event) {
-            if (EventKind::Withdrawn === $event->getKind() && !isset($takenBack[$event->getClientId()])) {
-                $takenBack[$event->getSubject()] = true;
-            }
-        }
+        $takenBack = CookingDay::takenBack($log);
         $titles = [];
         foreach ($plan->steps as $step) {
             $titles[$step->key->id()] = $step->dish->dish->letter.' '.$step->step->title;

@@ -57,7 +57,8 @@ final class SlipChoices
         $choices[] = self::choice(SlipKind::Skipped, new Sentence('This step was left out'));
         $choices[] = self::choice(SlipKind::Dropped, new Sentence('Dropped or spilt, about half'), ['share' => '0.5']);
         $choices[] = self::choice(SlipKind::Touched, new Sentence('Tasted or touched before the offering'));
-        $choices[] = self::choice(SlipKind::Foreign, new Sentence('Glass, metal or something else fell in'), ['what' => 'foreign']);
+        $choices[] = self::choice(SlipKind::Foreign, new Sentence('Glass, metal or something hard fell in'), ['what' => 'glass']);
+        $choices[] = self::choice(SlipKind::Foreign, new Sentence('A hair, a leaf or an insect fell in'), ['what' => 'hair']);
 
         return $choices;
     }

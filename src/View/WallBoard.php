@@ -13,9 +13,12 @@ use FeastLadle\Solving\PlannedStep;
 /**
  * The next hour and a half for the wall: a lane for each person and each fire, what runs with the minutes it still takes, what is coming.
  *
- * @phpstan-type Bar array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, state: string,
+ * @phpstan-type Placed array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, state: string,
  *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
- * @phpstan-type Lane array{id: string, name: string, kind: string, bars: list<Bar>, rows: int}
+ * @phpstan-type Bar array{id: string, title: string, letter: string, batch: int|null, y: float, h: float, titleY: float,
+ *     timeY: float, x: float, w: float, state: string,
+ *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
+ * @phpstan-type Lane array{id: string, name: string, kind: string, bars: list<Bar>, h: float}
  */
 final class WallBoard
 {
@@ -36,9 +39,14 @@ final class WallBoard
     private const ROW = 58;
     private const ROOMY_ROW = 78;
     private const FEW_ROWS = 6;
+    private const GAP = 4;
+
+    /** Where the two lines of a bar stand, as shares of its row. */
+    private const TITLE = 0.42;
+    private const TIME = 0.8;
 
     /**
-     * @return array{row: int, lanes: list<Lane>, ticks: list<array{x: float, at: \DateTimeImmutable}>, now: float}
+     * @return array{isRoomy: bool, lanes: list<Lane>, ticks: list<array{x: float, at: \DateTimeImmutable}>, now: float}
      */
     public static function of(OpenFeast $open, DayState $state): array
     {
@@ -69,11 +77,11 @@ final class WallBoard
         }
 
         $lanes = array_values(array_filter($lanes, static fn (array $l): bool => [] !== $l['bars']));
-        $rows = array_sum(array_column($lanes, 'rows'));
+        $isRoomy = array_sum(array_column($lanes, 'rows')) <= self::FEW_ROWS;
 
         return [
-            'row' => $rows <= self::FEW_ROWS ? self::ROOMY_ROW : self::ROW,
-            'lanes' => $lanes,
+            'isRoomy' => $isRoomy,
+            'lanes' => array_map(static fn (array $l): array => self::high($l, $isRoomy ? self::ROOMY_ROW : self::ROW), $lanes),
             'ticks' => $ticks,
             'now' => $x($state->at),
         ];
@@ -100,7 +108,7 @@ final class WallBoard
      * @param \Closure(\DateTimeImmutable): float $x
      * @param array<array{StepNow, PlannedStep}>  $steps
      *
-     * @return Lane
+     * @return array{id: string, name: string, kind: string, bars: list<Placed>, rows: int}
      */
     private static function lane(string $id, string $name, string $kind, \Closure $x, array $steps): array
     {
@@ -136,5 +144,29 @@ final class WallBoard
         }
 
         return ['id' => $id, 'name' => $name, 'kind' => $kind, 'bars' => $bars, 'rows' => max(1, \count($ends))];
+    }
+
+    /**
+     * Rows as heights.
+     *
+     * @param array{id: string, name: string, kind: string, bars: list<Placed>, rows: int} $lane
+     *
+     * @return Lane
+     */
+    private static function high(array $lane, int $row): array
+    {
+        return [
+            'id' => $lane['id'],
+            'name' => $lane['name'],
+            'kind' => $lane['kind'],
+            'h' => (float) ($row * $lane['rows']),
+            'bars' => array_map(static fn (array $bar): array => [
+                ...$bar,
+                'y' => (float) ($row * $bar['row']),
+                'h' => (float) ($row - self::GAP),
+                'titleY' => $row * self::TITLE,
+                'timeY' => $row * self::TIME,
+            ], $lane['bars']),
+        ];
     }
 }

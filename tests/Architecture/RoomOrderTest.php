@@ -29,7 +29,7 @@ final class RoomOrderTest extends TestCase
     {
         $root = \dirname(__DIR__, 2).'/core/src';
         foreach (Rooms::MAY_USE as $room => $others) {
-            $code = implode("\n", array_map(file_get_contents(...), glob("$root/$room/*.php") ?: []));
+            $code = implode("\n", array_map(file_get_contents(...), glob("$root/$room/{*,*/*}.php", \GLOB_BRACE) ?: []));
             foreach ($others as $other) {
                 self::assertStringContainsString('FeastLadle\\'.$other.'\\', $code, "$room may use $other and does not");
             }
@@ -38,7 +38,7 @@ final class RoomOrderTest extends TestCase
 
     public function testNoFileOfTheCoreIsTooLong(): void
     {
-        foreach (glob(\dirname(__DIR__, 2).'/core/src/*/*.php') ?: [] as $file) {
+        foreach (glob(\dirname(__DIR__, 2).'/core/src/{*,*/*}/*.php', \GLOB_BRACE) ?: [] as $file) {
             self::assertLessThanOrEqual(self::LONGEST_FILE, \count((array) file($file)), $file);
         }
     }

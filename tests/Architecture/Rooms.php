@@ -116,6 +116,7 @@ final class Rooms
             'Explaining',
             'Feast',
             'Flow',
+            'Heat',
             'Kitchen',
             'Larder',
             'Modelling',

@@ -205,17 +205,17 @@ final class DayTest extends BrowserCase
     public function testAroundTheOfferingAllIsQuietUntilItIsOffered(): void
     {
         $this->on(self::BOIL, 0);
-        $offering = $this->browser->request('GET', $this->address('board'))->filter('main')->attr('data-offerings');
+        $offering = $this->browser->request('GET', $this->address('board'))->filter('main')->attr('data-quiet-from');
         $at = json_decode((string) $offering, true);
         self::assertIsArray($at);
-        self::assertIsInt($at['offering']);
+        self::assertIsInt($at[0]);
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-offering]'), 'nobody is asked hours before');
-        self::getContainer()->get(MockClock::class)->modify('@'.($at['offering'] - 300));
+        self::getContainer()->get(MockClock::class)->modify('@'.($at[0] + 300));
         $this->browser->request('GET', $this->address('board'));
         $this->browser->submit($this->browser->getCrawler()->filter('[data-offering] button')->form());
         $this->browser->followRedirect();
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-offering]'));
-        self::assertSame('[]', $this->browser->getCrawler()->filter('main')->attr('data-offerings'));
+        self::assertSame('[]', $this->browser->getCrawler()->filter('main')->attr('data-quiet-from'));
         self::assertStringContainsString('"offered":true', $this->log()[0]->getBody());
     }
 

@@ -75,6 +75,46 @@ final readonly class Fold
     }
 
     /**
+     * The plan from a minute on: what is done stays, what runs keeps fire and pot, the rest moves as little as it must.
+     *
+     * @param array<string, int> $delays minutes that steps take beyond what they take anyway, by step id
+     */
+    public function from(DayLog $log, \DateTimeImmutable $now, array $delays = []): PlanFromHere
+    {
+        $events = $log->until($now);
+        $states = StepStates::of($this->plan, $events);
+        $model = Presence::in($this->model, $events);
+        $inForce = PlanInForce::of($this->plan, $model, $events);
+        foreach ($this->taken($events)->delays($now) as $id => $minutes) {
+            $delays[$id] = ($delays[$id] ?? 0) + $minutes;
+        }
+        [$done, $running] = $this->progress($states, $events, $now, $delays);
+        [$after, , $waits] = $this->replanner->replan(
+            $this->task,
+            $model,
+            $inForce,
+            $now,
+            array_map(static fn (StepProgress $p): array => [$p->started ?? $now, $p->ended ?? $now], $done),
+            array_map(static fn (array $r): \DateTimeImmutable => $r[0], $running),
+            null,
+            1,
+            array_map(static fn (array $r): int => $r[1]->likely, $running),
+        );
+        $goes = SolutionStatus::Feasible === $after->solution->status;
+        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $inForce, $after, $done, $running, $now));
+
+        return new PlanFromHere(
+            $events,
+            $after,
+            $states,
+            $model,
+            $done,
+            $running,
+            $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now, $waits) : null,
+        );
+    }
+
+    /**
      * Whether the order in force meets as much as a plan from here would, and keeps nothing waiting much too long: then it stands.
      *
      * @param array<string, StepProgress>                         $done
@@ -93,7 +133,7 @@ final readonly class Fold
         $inTurn = InTurn::of(
             $model->problem,
             $inForce,
-            array_map(static fn (StepProgress $p): array => [$minute($p->started ?? $now), $minute($p->ended ?? $now)], $done),
+            self::minutes($done, $model, $now),
             array_map(static fn (array $r): array => [$minute($r[0]), $from + $r[1]->likely], $running),
             $from,
             $this->plan->margins,
@@ -145,46 +185,6 @@ final readonly class Fold
     }
 
     /**
-     * The plan from a minute on: what is done stays, what runs keeps fire and pot, the rest moves as little as it must.
-     *
-     * @param array<string, int> $delays minutes that steps take beyond what they take anyway, by step id
-     */
-    public function from(DayLog $log, \DateTimeImmutable $now, array $delays = []): PlanFromHere
-    {
-        $events = $log->until($now);
-        $states = StepStates::of($this->plan, $events);
-        $model = Presence::in($this->model, $events);
-        $inForce = PlanInForce::of($this->plan, $model, $events);
-        foreach ($this->taken($events)->delays($now) as $id => $minutes) {
-            $delays[$id] = ($delays[$id] ?? 0) + $minutes;
-        }
-        [$done, $running] = $this->progress($states, $events, $now, $delays);
-        [$after, , $waits] = $this->replanner->replan(
-            $this->task,
-            $model,
-            $inForce,
-            $now,
-            array_map(static fn (StepProgress $p): array => [$p->started ?? $now, $p->ended ?? $now], $done),
-            array_map(static fn (array $r): \DateTimeImmutable => $r[0], $running),
-            null,
-            1,
-            array_map(static fn (array $r): int => $r[1]->likely, $running),
-        );
-        $goes = SolutionStatus::Feasible === $after->solution->status;
-        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $inForce, $after, $done, $running, $now));
-
-        return new PlanFromHere(
-            $events,
-            $after,
-            $states,
-            $model,
-            $done,
-            $running,
-            $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now, $waits) : null,
-        );
-    }
-
-    /**
      * @param list<Event>        $events
      * @param array<string, int> $delays
      *
@@ -227,6 +227,22 @@ final readonly class Fold
         return Remaining::after(new DurationRange($step->minMinutes, $step->minutes(), $step->maxMinutes), max(0.0, $gone));
     }
 
+    /**
+     * @param array<string, StepProgress> $done
+     *
+     * @return array<string, array{int, int}> minutes in which each was done
+     */
+    private static function minutes(array $done, ScheduleModel $model, \DateTimeImmutable $now): array
+    {
+        return array_map(
+            static fn (StepProgress $p): array => [
+                $model->axis->minutePassed($p->started ?? $now),
+                $model->axis->minutePassed($p->ended ?? $now),
+            ],
+            $done,
+        );
+    }
+
     private function futures(PlanFromHere $here, \DateTimeImmutable $now): RiskReport
     {
         $minute = $here->model->axis->minutePassed(...);
@@ -234,7 +250,7 @@ final readonly class Fold
         return Futures::of(
             $here->after,
             $minute($now),
-            array_map(static fn (StepProgress $p): array => [$minute($p->started ?? $now), $minute($p->ended ?? $now)], $here->done),
+            self::minutes($here->done, $here->model, $now),
             array_map(static fn (array $r): array => [$minute($r[0]), $r[1]], $here->running),
         );
     }

@@ -92,7 +92,7 @@ final class Simulator
     {
         $placements = $this->plan->solution->activities;
         $order = new PlannedOrder($this->plan->problem, $this->plan->solution);
-        $draws = new SlipDraws($this->slips, $this->kitchen, $this->larder, $seed);
+        $draws = new SlipDraws($this->slips, $seed);
         $starts = $ends = $said = $events = $violations = $slipped = [];
         while (true) {
             [$next, $begins] = $this->next($order, $placements, $starts, $ends);
@@ -129,7 +129,10 @@ final class Simulator
                         $slipped[] = $this->steps[$next]->key->dish;
                         $events[] = $fault = $this->event($events, $now, $slip, $next);
                         $spent = $now - min([$now, ...array_values(array_intersect_key($starts, $this->batchOf($next)))]);
-                        $way = SlipDraws::taken($draws->answer($slip, $this->steps[$next], $this->instant($now), $spent));
+                        $at = $this->instant($now);
+                        $way = SlipDraws::taken(
+                            WaysTaken::answer($slip, $this->steps[$next], $this->kitchen, $this->larder, $at, $spent),
+                        );
                         if (null !== $way) {
                             $ends[$next] += $way->minutes;
                             $events[] = $this->event($events, $now, new Answered(null, WaysTaken::id($fault, $way), true), $next);

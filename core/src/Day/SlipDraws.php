@@ -6,13 +6,9 @@ namespace FeastLadle\Day;
 
 use FeastLadle\Day\Happening\SlipKind;
 use FeastLadle\Day\Happening\Slipped;
-use FeastLadle\Day\Slips\Scene;
 use FeastLadle\Day\Slips\SlipAnswer;
-use FeastLadle\Day\Slips\Slips;
 use FeastLadle\Day\Slips\Way;
 use FeastLadle\Day\Slips\WayKind;
-use FeastLadle\Kitchen\Kitchen;
-use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\TargetKind;
 use FeastLadle\Solving\PlannedStep;
@@ -28,7 +24,7 @@ final readonly class SlipDraws
     /** Whatever else may happen, so often something falls down. */
     private const DROPPED_OF_100 = 5;
 
-    public function __construct(private SlipRate $rate, private Kitchen $kitchen, private Larder $larder, private int $seed)
+    public function __construct(private SlipRate $rate, private int $seed)
     {
     }
 
@@ -74,15 +70,6 @@ final readonly class SlipDraws
         [$kind, $with] = $may[$random->getInt(0, \count($may) - 1)];
 
         return new Slipped($id, $kind, null, ...$with);
-    }
-
-    /** @param int $spent minutes of the batch that are gone */
-    public function answer(Slipped $slip, PlannedStep $step, \DateTimeImmutable $now, int $spent): SlipAnswer
-    {
-        $burner = $this->kitchen->burners[$step->burner ?? ''] ?? null;
-        $kw = null === $burner ? 0.0 : $burner->netKw($step->flame);
-
-        return Slips::answer(new Scene($slip, $step->dish, $step->step, $this->kitchen, $this->larder, $now, $kw, $spent));
     }
 
     /** The way of least harm that is not to throw it away. */

@@ -21,18 +21,17 @@ final readonly class WaysTaken
     private const BETWEEN = ':';
 
     /**
-     * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips  by event id
-     * @param array<string, array{string, Way, \DateTimeImmutable}> $taken  step id, way, and since when, by slip
-     * @param array<string, true>                                   $closed slips that were answered, be it by leaving it
+     * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips by event id
+     * @param array<string, array{string, Way, \DateTimeImmutable}> $taken step id, way, and since when, by slip
      */
-    private function __construct(public array $slips, public array $taken, public array $closed)
+    private function __construct(public array $slips, public array $taken)
     {
     }
 
     /** @param list<Event> $events in order */
     public static function of(Plan $plan, Kitchen $kitchen, Larder $larder, array $events): self
     {
-        $planned = $slips = $taken = $closed = [];
+        $planned = $slips = $taken = [];
         foreach ($plan->steps as $step) {
             $planned[$step->key->id()] = $step;
         }
@@ -40,18 +39,8 @@ final readonly class WaysTaken
             $what = $event->what;
             if ($what instanceof Slipped && isset($planned[$what->step])) {
                 $step = $planned[$what->step];
-                $burner = $kitchen->burners[$step->burner ?? ''] ?? null;
-                $scene = new Scene(
-                    $what,
-                    $step->dish,
-                    $step->step,
-                    $kitchen,
-                    $larder,
-                    $event->at,
-                    null === $burner ? 0.0 : $burner->netKw($step->flame),
-                    self::spent($plan, $step, $event->at),
-                );
-                $slips[$event->id] = [$event, $step, Slips::answer($scene)];
+                $answer = self::answer($what, $step, $kitchen, $larder, $event->at, self::spent($plan, $step, $event->at));
+                $slips[$event->id] = [$event, $step, $answer];
             }
             if (!$what instanceof Answered || null === $what->way) {
                 continue;
@@ -60,12 +49,26 @@ final readonly class WaysTaken
             foreach ($slips[$slip][2]->ways ?? [] as $way) {
                 if ($way->id === $id && $what->taken) {
                     $taken[$slip] = [$slips[$slip][1]->key->id(), $way, $event->at];
-                    $closed[$slip] = true;
                 }
             }
         }
 
-        return new self($slips, $taken, $closed);
+        return new self($slips, $taken);
+    }
+
+    /** @param int $spent minutes of the batch that are gone */
+    public static function answer(
+        Slipped $slip,
+        PlannedStep $step,
+        Kitchen $kitchen,
+        Larder $larder,
+        \DateTimeImmutable $at,
+        int $spent,
+    ): SlipAnswer {
+        $burner = $kitchen->burners[$step->burner ?? ''] ?? null;
+        $kw = null === $burner ? 0.0 : $burner->netKw($step->flame);
+
+        return Slips::answer(new Scene($slip, $step->dish, $step->step, $kitchen, $larder, $at, $kw, $spent));
     }
 
     /** Minutes of the batch that are gone, nights and other waits counted. */
@@ -100,7 +103,7 @@ final readonly class WaysTaken
     /** @return array<string, array{Event, PlannedStep, SlipAnswer}> that nobody has answered */
     public function open(): array
     {
-        return array_diff_key($this->slips, $this->closed);
+        return array_diff_key($this->slips, $this->taken);
     }
 
     public static function id(Event $slip, Way $way): string

@@ -190,6 +190,9 @@ final class SlipCases
                     'anew',
                 ], 'never' => '/strain|sieve|pick/i', 'says' => '/Syrup pot/',
             ]],
+            'nobody knows what fell in' => ['basundi', 'sweeten', ['slip' => 'foreign', 'what' => 'something small'], [
+                'nobody' => true, 'ways' => ['discard', 'anew'],
+            ]],
             'a hair fell in' => ['basundi', 'sweeten', ['slip' => 'foreign', 'what' => 'a hair'], ['ways' => ['leave'], 'nobody' => false]],
             'the wrong flour' => ['jalebi', 'batter', ['slip' => 'swapped', 'bowl' => 1, 'with' => 'rice-flour'], [
                 'ways' => ['leave', 'anew'],

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day\Slips;
 
-use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Syrup\Sweetener;
 use FeastLadle\Words\Sentence;
 
 /** A bowl that was left standing, or of which too much or too little went in. */
@@ -61,7 +61,7 @@ final class AmountSlips
                     self::leave(new Sentence('It tastes plainer.')),
                 );
         }
-        if (Danger::Curdles === self::dangerOf($scene, $thing)) {
+        if (Sweetener::Jaggery === $thing->composition->boilsAs && $scene->pot()->isMilky($scene->larder)) {
             $answer = $answer->saying(new Sentence('Off the flame before it goes in.'));
         }
         $isSugar = $thing->composition->sugar >= 0.6;
@@ -103,15 +103,13 @@ final class AmountSlips
             return $answer->because(new Sentence('It is too wet to hold.'))->with(...self::dryAgain($scene, $went - $meant));
         }
         if (self::isWet($thing)) {
-            $minutes = (int) ceil((($went - $meant) * 2.26) / max(0.2, $scene->kw) / 60);
-
             return $answer->with(
                 new Way(
                     'boil-off',
                     WayKind::Computed,
                     new Sentence('Boil it off, stirring: the pot is as it was meant when it stands as high as on the stick.'),
                     [],
-                    $minutes,
+                    $scene->boilingOffMinutes($went - $meant),
                 ),
                 self::leave(new Sentence('It stays thinner.')),
             );
@@ -239,12 +237,5 @@ final class AmountSlips
         }
 
         return $adds;
-    }
-
-    private static function dangerOf(Scene $scene, Ingredient $thing): ?Danger
-    {
-        $isDark = $thing->composition->sugar > 0.5 && \in_array($thing->id, ['jaggery', 'jaggery-syrup'], true);
-
-        return $isDark && $scene->pot()->isMilky($scene->larder) ? Danger::Curdles : null;
     }
 }

@@ -10,8 +10,8 @@ use FeastLadle\Words\Sentence;
 /** Lost, touched, or fallen into. */
 final class LostSlips
 {
-    /** Whatever cuts: what it may have reached is thrown away. */
-    private const CUTS = '/glass|metal|splinter|shard|blade|wire|ceramic|china|needle|foreign/i';
+    /** What is soft and comes out whole. Of anything else it is taken that it cuts or breaks a tooth: what it may have reached goes. */
+    private const SOFT = '/\b(hair|leaf|leaves|petal|thread|husk|straw|feather|fly|moth|ant|ants)\b/i';
 
     public static function spilt(Scene $scene): SlipAnswer
     {
@@ -84,9 +84,9 @@ final class LostSlips
     {
         $what = $scene->slip->what ?? '';
         $near = array_map(static fn (string $v): string => $scene->kitchen->vessels[$v]->name ?? $v, $scene->slip->near);
-        if (1 === preg_match(self::CUTS, $what)) {
+        if (1 !== preg_match(self::SOFT, $what)) {
             $answer = SlipAnswer::nothing()
-                ->saying(new Sentence('Glass or metal: nobody eats from what stood open near it.'))
+                ->saying(new Sentence('Glass, metal or whatever else is hard: nobody eats from what stood open near it.'))
                 ->forNobody()
                 ->noWay(new Sentence('No sieve and no eye finds every splinter.'));
 

@@ -8,6 +8,8 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Day\Happening\Slipped;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\StepFlow;
+use FeastLadle\Heat\BoilOff;
+use FeastLadle\Heat\SpecificHeat;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
@@ -30,6 +32,9 @@ final readonly class Scene
         'too-hot' => '/hot|dark|smok|brown|split|curdl|grain|flame|warm|spread/i',
         'too-cold' => '/cold|pale|lump|late|crumb|hard|warm|flat/i',
     ];
+
+    /** What the smallest fire gives a pot that is set on it to be mended. */
+    private const LEAST_KW = 0.2;
 
     public StepFlow $flow;
 
@@ -105,7 +110,15 @@ final readonly class Scene
     /** Minutes in which so many grams of water come to the boil in this pot. */
     public function warmingMinutes(float $grams): int
     {
-        return $this->kw <= 0 ? 0 : (int) ceil(($grams * 4.19 * 75) / 1000 / max(0.2, $this->kw) / 60);
+        $kj = ($grams / 1000) * SpecificHeat::WATER * ($this->kitchen->climate->boilingCelsius() - $this->kitchen->climate->roomCelsius);
+
+        return $this->kw <= 0 ? 0 : (int) ceil($kj / max(self::LEAST_KW, $this->kw) / 60);
+    }
+
+    /** Minutes in which so many grams of water go off as steam, once it boils. */
+    public function boilingOffMinutes(float $grams): int
+    {
+        return (int) ceil(BoilOff::minutes($grams / 1000, max(self::LEAST_KW, $this->kw)) ?? 0.0);
     }
 
     /** Hours since it went wrong. */

@@ -41,7 +41,7 @@ final class TextureSlips
                 'boil-off',
                 WayKind::Computed,
                 new Sentence('Back on the fire, stirring, until it leaves the sides.'),
-                minutes: (int) max(3, ceil((self::TOO_WET * $scene->pot()->massGrams() * 2.26) / max(0.2, $scene->kw) / 60)),
+                minutes: max(3, $scene->boilingOffMinutes(self::TOO_WET * $scene->pot()->massGrams())),
             ),
             AmountSlips::leave(new Sentence('It stays soft.')),
         );
