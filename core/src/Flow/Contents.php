@@ -247,6 +247,18 @@ final readonly class Contents
         return $fat;
     }
 
+    /** Fat that was put in as fat: it can spit and burn, what a nut or a grain holds cannot. */
+    public function freeFatGrams(Larder $larder): float
+    {
+        $fat = 0.0;
+        foreach ($this->grams as $id => $grams) {
+            $of = $larder->get($id)->composition;
+            $fat += $of->isFat() ? $grams * $of->fat : 0.0;
+        }
+
+        return $fat;
+    }
+
     public function sugarGrams(Larder $larder): float
     {
         $sugar = 0.0;

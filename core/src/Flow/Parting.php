@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Flow;
 
-use FeastLadle\Larder\Composition;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Output;
@@ -14,7 +13,6 @@ use FeastLadle\Recipe\OutputKind;
 final class Parting
 {
     /** Shares from which a thing flows, and the weight of a cup of it below which it lies loose; kitchen estimates. */
-    private const FAT = 0.8;
     private const SUGAR = 0.8;
     private const WATER = 0.5;
     private const LIQUID_DENSITY = 0.95;
@@ -87,7 +85,7 @@ final class Parting
     {
         $watery = Contents::nothing();
         foreach ($flowing->grams as $id => $grams) {
-            if (!self::isFat($larder->get($id)->composition)) {
+            if (!$larder->get($id)->composition->isFat()) {
                 $watery = $watery->plus(Contents::of($id, $grams, $flowing->celsius), $larder);
             }
         }
@@ -99,13 +97,8 @@ final class Parting
     {
         $of = $ingredient->composition;
 
-        return self::isFat($of)
+        return $of->isFat()
             || $of->sugar >= self::SUGAR
             || ($of->water >= self::WATER && $ingredient->weights->bulkDensity >= self::LIQUID_DENSITY);
-    }
-
-    private static function isFat(Composition $of): bool
-    {
-        return $of->fat >= self::FAT;
     }
 }

@@ -24,7 +24,7 @@ final readonly class Cautions
     private const SUGAR_SHARE = 0.55;
     private const SWEET_SHARE = 0.3;
     private const FAT_CELSIUS = 115.0;
-    private const FAT_SHARE = 0.12;
+    private const FAT_SHARE = 0.08;
     private const BOIL_CELSIUS = 92.0;
     private const SCALDS_CELSIUS = 70.0;
 
@@ -65,7 +65,7 @@ final readonly class Cautions
         $mass = max(1.0, $flow->gives->massGrams());
         $hottest = max($flow->peakCelsius, $flow->gives->celsius);
         $sugar = $flow->gives->sugarGrams($this->larder) / $mass;
-        $fat = $flow->gives->fatGrams($this->larder) / $mass;
+        $fat = $flow->gives->freeFatGrams($this->larder) / $mass;
         // A syrup a little above boiling, or anything sweet far above it.
         $burns =
             ($sugar >= self::SUGAR_SHARE && $hottest >= self::SUGAR_CELSIUS)

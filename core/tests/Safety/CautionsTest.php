@@ -30,7 +30,7 @@ final class CautionsTest extends TestCase
     public static function steps(): iterable
     {
         yield 'boiling sugar' => ['cashew-diamonds', 'syrup', 1.0, ['hot-sugar']];
-        yield 'nuts stirred into glass-hot sugar' => ['peanut-brittle', 'fold', 1.0, ['hot-sugar', 'hot-fat', 'splash']];
+        yield 'nuts stirred into glass-hot sugar' => ['peanut-brittle', 'fold', 1.0, ['hot-sugar', 'splash']];
         yield 'hot fat into a boiling mass' => ['gram-honeycomb', 'froth', 1.0, ['hot-fat', 'hot-sugar']];
         yield 'pressure' => ['sweet-pongal', 'pressure', 1.0, ['pressure']];
         yield 'milk that climbs' => ['basundi', 'boil', 1.0, ['boil-over']];
@@ -40,7 +40,9 @@ final class CautionsTest extends TestCase
         yield 'camphor' => ['sweet-pongal', 'finish', 1.0, ['grade']];
         yield 'whole nuts' => ['fried-nuts', 'fry', 1.0, ['hot-fat', 'choking']];
         yield 'dough kneaded hot' => ['millet-cups', 'knead', 1.0, ['hot-dough']];
-        yield 'balls rolled hot' => ['sesame-balls', 'roll', 1.0, ['hot-dough', 'hot-fat', 'hot-sugar']];
+        yield 'balls rolled hot' => ['sesame-balls', 'roll', 1.0, ['hot-dough', 'hot-sugar']];
+        yield 'fat seeds in a dry pan' => ['sesame-balls', 'parch', 1.0, []];
+        yield 'grain roasted in fat' => ['broken-wheat-pudding', 'roast', 1.0, ['hot-fat']];
         yield 'nothing at all' => ['gram-honeycomb', 'sieve', 1.0, []];
     }
 

@@ -43,7 +43,7 @@ final class AmountSlips
         }
         $answer = SlipAnswer::nothing();
         $adds = [Added::about($thing, $grams)];
-        if ($scene->is(...self::FAT_STEPS) && !self::isFat($thing)) {
+        if ($scene->is(...self::FAT_STEPS) && !$thing->composition->isFat()) {
             $ghee = $scene->oneOf('ghee', 'coconut-oil', 'sesame-oil');
             $fat = null === $ghee ? [] : [Added::about($ghee, self::FAT_FOR_SPICE * $grams)];
 
@@ -209,11 +209,6 @@ final class AmountSlips
         $is = $thing->composition;
 
         return $is->water < 0.2 && $is->fat < 0.5 && $is->sugar < 0.5;
-    }
-
-    public static function isFat(Ingredient $thing): bool
-    {
-        return $thing->composition->fat >= 0.8;
     }
 
     public static function isRaising(Ingredient $thing): bool
