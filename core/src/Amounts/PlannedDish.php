@@ -7,6 +7,7 @@ namespace FeastLadle\Amounts;
 use FeastLadle\Batch\BatchPlan;
 use FeastLadle\Batch\SteamWater;
 use FeastLadle\Feast\Dish;
+use FeastLadle\Flow\Ledger;
 use FeastLadle\Portion\Demand;
 use FeastLadle\Recipe\Step;
 
@@ -34,12 +35,23 @@ final readonly class PlannedDish
 
     public function wishedAs(Dish $dish): self
     {
+        return $this->with($dish, $this->batchPlan);
+    }
+
+    /** With what really went into its pots. */
+    public function cookedAs(Ledger $ledger): self
+    {
+        return $this->with($this->dish, $this->batchPlan->withLedger($ledger));
+    }
+
+    private function with(Dish $dish, BatchPlan $batchPlan): self
+    {
         return new self(
             $dish,
             $this->demand,
             $this->factor,
             $this->portionGrams,
-            $this->batchPlan,
+            $batchPlan,
             $this->measured,
             $this->bowls,
             $this->steamWater,

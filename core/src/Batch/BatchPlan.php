@@ -17,6 +17,12 @@ final readonly class BatchPlan
     {
     }
 
+    /** In the same pots, with what really stands in them. */
+    public function withLedger(Ledger $ledger): self
+    {
+        return new self($this->batches, $ledger, $this->pots, $this->missing);
+    }
+
     /** @return array<string, PotChoice> by step id */
     public function potOfStep(): array
     {

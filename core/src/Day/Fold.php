@@ -57,7 +57,8 @@ final readonly class Fold
         $goes = SolutionStatus::Feasible === $here->after->solution->status;
         $from = $goes ? $here->after : $this->plan;
         $risk = $goes ? $this->futures($here, $now) : null;
-        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder, $from, $this->plan, $here->states, $now);
+        $really = $this->taken($here->events)->really;
+        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder, $really->in($from), $this->plan, $here->states, $now);
 
         return new DayState(
             $now,
@@ -85,10 +86,13 @@ final readonly class Fold
         $states = StepStates::of($this->plan, $events);
         $model = Presence::in($this->model, $events);
         $inForce = PlanInForce::of($this->plan, $model, $events);
-        foreach ($this->taken($events)->delays($now) as $id => $minutes) {
+        $taken = $this->taken($events);
+        foreach ($taken->delays($now) as $id => $minutes) {
             $delays[$id] = ($delays[$id] ?? 0) + $minutes;
         }
-        [$done, $running] = $this->progress($states, $events, $now, $delays);
+        [$done, $running] = $this->progress($states, $taken->really, $events, $now, $delays);
+        $longer = TakesLonger::of($model, $inForce, $this->timesAsLong($states, $taken->really));
+        $model = $longer->model;
         [$after, , $waits] = $this->replanner->replan(
             $this->task,
             $model,
@@ -99,9 +103,10 @@ final readonly class Fold
             null,
             1,
             array_map(static fn (array $r): int => $r[1]->likely, $running),
+            $longer->lasts,
         );
         $goes = SolutionStatus::Feasible === $after->solution->status;
-        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $inForce, $after, $done, $running, $now));
+        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $longer->in($inForce), $after, $done, $running, $now));
 
         return new PlanFromHere(
             $events,
@@ -181,7 +186,7 @@ final readonly class Fold
     /** @param list<Event> $events */
     private function taken(array $events): WaysTaken
     {
-        return WaysTaken::of($this->plan, $this->kitchen, $this->larder, $events);
+        return WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events);
     }
 
     /**
@@ -190,8 +195,13 @@ final readonly class Fold
      *
      * @return array{array<string, StepProgress>, array<string, array{\DateTimeImmutable, Remaining}>} done and running, by activity
      */
-    private function progress(StepStates $states, array $events, \DateTimeImmutable $now, array $delays): array
-    {
+    private function progress(
+        StepStates $states,
+        ReallyIn $really,
+        array $events,
+        \DateTimeImmutable $now,
+        array $delays,
+    ): array {
         $done = $running = [];
         $measured = new Measured($this->larder, $this->kitchen);
         foreach ($this->plan->steps as $step) {
@@ -203,7 +213,9 @@ final readonly class Fold
             } elseif ($progress->state->isOver()) {
                 $done[$step->activity] = $progress;
             } elseif (StepState::Running === $progress->state && null !== $progress->started) {
-                $left = $measured->left($step, $progress, $events, $now) ?? self::left($step, $progress, $now);
+                $left =
+                    $measured->left($really->at($step), $progress, $events, $now)
+                    ?? self::left($step, $really->timesAsLong($step), $progress, $now);
                 $running[$step->activity] = [
                     $progress->started,
                     Remaining::of($left->least + $more, $left->likely + $more, $left->most + $more),
@@ -214,17 +226,32 @@ final readonly class Fold
         return [$done, $running];
     }
 
-    /** By the minutes gone, or by the share of a piecework that is done. */
-    private static function left(PlannedStep $step, StepProgress $progress, \DateTimeImmutable $now): Remaining
+    /** @return array<string, float> how many times as long as planned what has not begun takes, by activity */
+    private function timesAsLong(StepStates $states, ReallyIn $really): array
     {
+        $times = [];
+        foreach ($this->plan->steps as $step) {
+            if (StepState::NotYet === $states->steps[$step->key->id()]->state && $really->isOf($step->key->dish)) {
+                $times[$step->activity] = $really->timesAsLong($step);
+            }
+        }
+
+        return $times;
+    }
+
+    /** By the minutes gone, or by the share of a piecework that is done. */
+    private static function left(PlannedStep $step, float $times, StepProgress $progress, \DateTimeImmutable $now): Remaining
+    {
+        [$least, $likely, $most] = [$times * $step->minMinutes, $times * $step->minutes(), $times * $step->maxMinutes];
         $gone = ($now->getTimestamp() - ($progress->started ?? $now)->getTimestamp()) / 60;
         if ($progress->share > 0) {
             $rest = 1 - $progress->share;
 
-            return Remaining::of($rest * $step->minMinutes, $rest * $step->minutes(), $rest * $step->maxMinutes);
+            return Remaining::of($rest * $least, $rest * $likely, $rest * $most);
         }
+        $range = new DurationRange((int) round($least), (int) round($likely), (int) round($most));
 
-        return Remaining::after(new DurationRange($step->minMinutes, $step->minutes(), $step->maxMinutes), max(0.0, $gone));
+        return Remaining::after($range, max(0.0, $gone));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
+use FeastLadle\Day\Happening\Eaten;
 use FeastLadle\Day\Happening\Moved;
 use FeastLadle\Day\Happening\VesselRead;
 use FeastLadle\Feast\Feast;
@@ -65,10 +66,8 @@ final readonly class StandingNow
         foreach ($this->walk->steps() as $step) {
             $of = $this->names[$step->planned->activity] ?? '';
             if (StepState::Running === ($this->states->steps[$of] ?? null)?->state) {
-                $length = max(1, $step->planned->minutes());
-                $way = min(1.0, max(0.0, ($minute - $step->planned->startMinute) / $length));
                 foreach ($step->planned->vessels as $vessel) {
-                    $found[$vessel][] = [$of, $this->within($step, $way, $minute), $step, null];
+                    $found[$vessel][] = [$of, $this->at($step, $this->now), $step, null];
                 }
             }
         }
@@ -132,9 +131,11 @@ final readonly class StandingNow
         return ($this->now->getTimestamp() - $this->from->origin->getTimestamp()) / 60;
     }
 
-    /** What stands in a step's vessels when it has come so far. */
-    private function within(StandingStep $step, float $way, float $minute): Contents
+    /** What stands in the vessels of a step that runs. */
+    private function at(StandingStep $step, \DateTimeImmutable $at): Contents
     {
+        $minute = ($at->getTimestamp() - $this->from->origin->getTimestamp()) / 60;
+        $way = min(1.0, max(0.0, ($minute - $step->planned->startMinute) / max(1, $step->planned->minutes())));
         $celsius = [] === $step->readings
             ? $step->in->celsius + $way * ($step->gives->celsius - $step->in->celsius)
             : self::celsius($step->readings, $minute);
@@ -150,7 +151,8 @@ final readonly class StandingNow
     {
         [$of, $contents, $step, $kept] = $each[0];
         $share = 1 / max(1, \count($step->planned->vessels));
-        $contents = $contents->share($share);
+        $whole = $contents = $contents->share($share);
+        $read = new AsRead($this->larder, $this->kitchen);
         $where = match (true) {
             $kept instanceof HeldDish => $kept->fire ?? $kept->place->value,
             null !== $kept => $kept->place->value,
@@ -163,8 +165,12 @@ final readonly class StandingNow
             if ($event->at < $since) {
                 continue;
             }
-            if ($event->what instanceof VesselRead && $event->what->vessel === $id && null !== $event->what->celsius) {
-                $contents = $contents->withCelsius($event->what->celsius);
+            if ($event->what instanceof VesselRead && $event->what->vessel === $id) {
+                $then = null === $kept ? $this->at($step, $event->at)->share($share) : $contents;
+                $contents = $read->of($event->what, $then, $contents, $step->planned->step);
+            }
+            if ($event->what instanceof Eaten && $event->what->vessel === $id) {
+                $contents = $event->what->refilled ? $whole : $contents->share(1 - ($event->what->share ?? 0.0));
             }
             if ($event->what instanceof Moved && $event->what->vessel === $id) {
                 $where = $event->what->to ?? $where;

@@ -10,6 +10,7 @@ use FeastLadle\Day\Slips\Scene;
 use FeastLadle\Day\Slips\SlipAnswer;
 use FeastLadle\Day\Slips\Slips;
 use FeastLadle\Day\Slips\Way;
+use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\Plan;
@@ -23,14 +24,16 @@ final readonly class WaysTaken
     /**
      * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips by event id
      * @param array<string, array{string, Way, \DateTimeImmutable}> $taken step id, way, and since when, by slip
+     * @param ReallyIn                                              $really what stands in the pots after all that
      */
-    private function __construct(public array $slips, public array $taken)
+    private function __construct(public array $slips, public array $taken, public ReallyIn $really)
     {
     }
 
     /** @param list<Event> $events in order */
-    public static function of(Plan $plan, Kitchen $kitchen, Larder $larder, array $events): self
+    public static function of(Feast $feast, Plan $plan, Kitchen $kitchen, Larder $larder, array $events): self
     {
+        $really = new ReallyIn($feast, $plan, $kitchen, $larder);
         $planned = $slips = $taken = [];
         foreach ($plan->steps as $step) {
             $planned[$step->key->id()] = $step;
@@ -38,22 +41,28 @@ final readonly class WaysTaken
         foreach ($events as $event) {
             $what = $event->what;
             if ($what instanceof Slipped && isset($planned[$what->step])) {
-                $step = $planned[$what->step];
+                // The slip itself is told apart from what stands in the pot.
+                $step = $really->at($planned[$what->step]);
                 $answer = self::answer($what, $step, $kitchen, $larder, $event->at, self::spent($plan, $step, $event->at));
                 $slips[$event->id] = [$event, $step, $answer];
             }
+            $really->hear($event);
             if (!$what instanceof Answered || null === $what->way) {
                 continue;
             }
             [$slip, $id] = explode(self::BETWEEN, $what->way, 2) + [1 => ''];
             foreach ($slips[$slip][2]->ways ?? [] as $way) {
                 if ($way->id === $id && $what->taken) {
-                    $taken[$slip] = [$slips[$slip][1]->key->id(), $way, $event->at];
+                    [$of, $step] = $slips[$slip];
+                    $taken[$slip] = [$step->key->id(), $way, $event->at];
+                    if ($of->what instanceof Slipped) {
+                        $really->heal($of, $of->what, $step, $way);
+                    }
                 }
             }
         }
 
-        return new self($slips, $taken);
+        return new self($slips, $taken, $really);
     }
 
     /** @param int $spent minutes of the batch that are gone */

@@ -34,6 +34,7 @@ final readonly class Ledger
      * @param float                $factor how many times the recipe as written, over all batches
      * @param array<string, float> $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1
      *                                     where nothing is said
+     * @param array<string, Really> $really what happened in a step beside that, by step id
      */
     public static function follow(
         Recipe $recipe,
@@ -42,6 +43,7 @@ final readonly class Ledger
         int $batches,
         Climate $climate,
         array $steam = [],
+        array $really = [],
     ): self {
         [$roomCelsius, $boilingCelsius] = [$climate->roomCelsius, $climate->boilingCelsius()];
         $flows = [];
@@ -93,6 +95,8 @@ final readonly class Ledger
                     );
                 }
             }
+            $happened = $really[$step->id] ?? null;
+            $taken = $happened?->in($taken, $roomCelsius, $larder) ?? $taken;
             $width = $step->gives->pieces?->widthMm;
             foreach ($step->sources() as $source) {
                 $width ??= $flows[$source]->pieceWidthMm;
@@ -116,6 +120,7 @@ final readonly class Ledger
                 $larder,
                 $roomCelsius,
                 $boilingCelsius,
+                $happened,
             );
         }
 
@@ -161,6 +166,7 @@ final readonly class Ledger
         Larder $larder,
         float $room,
         float $boiling,
+        ?Really $really,
     ): StepFlow {
         $waterOff = max(
             0.0,
@@ -185,6 +191,7 @@ final readonly class Ledger
         );
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $taken->massGrams() * $step->gives->leaving->waterShare));
         $waterOff = max($waterOff, min($taken->waterGrams($larder), $boilsOff));
+        $waterOff = $really?->waterOff($taken, $larder) ?? $waterOff;
         $wasteShare = $step->gives->leaving->waste;
         $poured = Process::Drain === $step->process ? max(0.0, $taken->waterGrams($larder) - $taken->heldWaterGrams($larder)) : 0.0;
         $gives = $taken->withWaterOff($waterOff + $poured);
@@ -192,6 +199,7 @@ final readonly class Ledger
         $wasteShare = $step->gives->leaving->isWater ? 0.0 : $wasteShare;
         $waste = $poured + $pressed + $wasteShare * $gives->massGrams();
         $gives = $gives->withWaterOff($pressed)->share(1 - $wasteShare);
+        $gives = $really?->out($gives, Flame::None !== $step->work->flame, $larder) ?? $gives;
         $drunk = 0.0;
         foreach ($step->takes as $take) {
             if (null !== $take->fatDepthMm && null !== $take->ingredient) {
@@ -248,6 +256,7 @@ final readonly class Ledger
             $wasSoft || $softens || $step->process->facts()->cooksThrough,
             $widthMm,
             $soaked,
+            $really,
         );
     }
 

@@ -32,6 +32,7 @@ final readonly class StepFlow
      * @param bool                    $isSoft       and is soft after it
      * @param list<string>            $soaked       ingredients that lie, or lay before, in water
      * @param float|null              $pieceWidthMm how wide a piece lies, as it or a step before shaped it
+     * @param Really|null             $really       what happened in it beside what its recipe says
      */
     public function __construct(
         public Step $step,
@@ -49,6 +50,7 @@ final readonly class StepFlow
         public bool $isSoft = false,
         public ?float $pieceWidthMm = null,
         public array $soaked = [],
+        public ?Really $really = null,
     ) {
     }
 

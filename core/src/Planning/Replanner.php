@@ -52,6 +52,7 @@ final readonly class Replanner
      * @param array<string, array{\DateTimeImmutable, \DateTimeImmutable}> $done    start and end by activity
      * @param array<string, \DateTimeImmutable>                            $running start by activity
      * @param array<string, int>                                           $left    minutes that running ones still take, where known
+     * @param array<string, int>                                           $lasts   minutes of what is not begun, where not as planned
      *
      * @return array{Plan, list<string>, bool} the plan, what can no longer be kept, in words, and whether what is not begun only waits
      */
@@ -65,6 +66,7 @@ final readonly class Replanner
         ?Budget $budget = null,
         int $seed = 1,
         array $left = [],
+        array $lasts = [],
     ): array {
         $done = array_map(static fn (array $d): array => [$model->axis->minutePassed($d[0]), $model->axis->minutePassed($d[1])], $done);
         $running = array_map($model->axis->minutePassed(...), $running);
@@ -80,7 +82,7 @@ final readonly class Replanner
                 }
             }
         }
-        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minutePassed($now), $done, $running, $left));
+        $replan = Replan::of($model->problem, $before, new Progress($model->axis->minutePassed($now), $done, $running, $left, $lasts));
         [$stands, $waits] = self::standing($replan);
         $budget ??= Budget::milliseconds(self::BUDGET_MS);
         $solution = $stands ?? (new Solver())->solve($replan->problem, $budget, $seed, $replan->near);

@@ -14,11 +14,17 @@ final readonly class Progress
      * @param array<string, int>             $running start by activity
      * @param array<string, int>             $left    units that a running activity still takes, where that is known better than by
      *                                                its planned end
+     * @param array<string, int>             $lasts   units that what has not begun takes, where it is no longer as planned
      *
      * @throws CannotBe when something was done, or began, after now
      */
-    public function __construct(public int $now, public array $done = [], public array $running = [], public array $left = [])
-    {
+    public function __construct(
+        public int $now,
+        public array $done = [],
+        public array $running = [],
+        public array $left = [],
+        public array $lasts = [],
+    ) {
         foreach ($done as $id => [$start, $end]) {
             if ($end < $start || $end > $now) {
                 throw new CannotBe(

@@ -87,7 +87,9 @@ final readonly class Replan
                     $latest,
                     $activity->due,
                 );
-                $near[$id] = $planned;
+                $near[$id] = isset($progress->lasts[$id])
+                    ? new Placement($planned->start, $planned->start + $progress->lasts[$id], $planned->uses)
+                    : $planned;
             }
         }
         $holds = [];

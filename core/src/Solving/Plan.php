@@ -116,11 +116,18 @@ final readonly class Plan
         return $this->with(clocks: $clocks, kept: $kept);
     }
 
+    /** @param list<PlannedStep> $steps the same, with what really stands in their pots */
+    public function withSteps(array $steps): self
+    {
+        return $this->with(steps: $steps);
+    }
+
     /**
      * @param array<string, DishTiming>|null $timings
      * @param list<Obstacle>|null            $obstacles
      * @param list<Obstacle>|null            $clocks
      * @param array<string, KeptHot>|null    $kept
+     * @param list<PlannedStep>|null         $steps
      */
     private function with(
         ?array $timings = null,
@@ -128,13 +135,14 @@ final readonly class Plan
         ?bool $isToTheMinute = null,
         ?array $clocks = null,
         ?array $kept = null,
+        ?array $steps = null,
     ): self {
         return new self(
             $this->quantities,
             $this->problem,
             $this->solution,
             $this->origin,
-            $this->steps,
+            $steps ?? $this->steps,
             $timings ?? $this->timings,
             $obstacles ?? $this->obstacles,
             $this->isScheduled,

@@ -51,14 +51,25 @@ final readonly class PlannedStep
     /** The same step at other minutes. */
     public function placed(Placement $at, TimeAxis $axis): self
     {
+        return $this->with($this->dish, $at->start, $at->end, $axis->instant($at->start), $axis->instant($at->end));
+    }
+
+    /** The same step with what really stands in its pots. */
+    public function cookedAs(PlannedDish $dish): self
+    {
+        return $this->with($dish, $this->startMinute, $this->endMinute, $this->start, $this->end);
+    }
+
+    private function with(PlannedDish $dish, int $startMinute, int $endMinute, \DateTimeImmutable $start, \DateTimeImmutable $end): self
+    {
         return new self(
             $this->key,
-            $this->dish,
+            $dish,
             $this->step,
-            $at->start,
-            $at->end,
-            $axis->instant($at->start),
-            $axis->instant($at->end),
+            $startMinute,
+            $endMinute,
+            $start,
+            $end,
             $this->minMinutes,
             $this->maxMinutes,
             $this->burner,

@@ -130,7 +130,7 @@ final class Walk
                 $at = $planned[(new StepKey($dish->dish->id, $round, $step->id))->id()] ?? null;
                 if (null !== $at) {
                     $this->roundOf[$at->activity] = $round;
-                    $this->steps[$at->activity] = $this->enter($at, $dish, $round);
+                    $this->steps[$at->activity] = $this->enter($at, $at->dish, $round);
                 }
             }
         }
@@ -254,6 +254,9 @@ final class Walk
             if (null === $entering->take->fatDepthMm) {
                 $in = $in->plus($entering->reserve ? $entering->what->share(Ledger::RESERVE_USED) : $entering->what, $this->larder);
             }
+        }
+        if (null !== $flow->really) {
+            $in = $flow->really->in($in->share(1 / $share), $this->kitchen->climate->roomCelsius, $this->larder)->share($share);
         }
         $vessels = array_map(fn (string $id): Vessel => $this->kitchen->vessels[$id], $planned->vessels);
         $here = null === $choice || [] === $vessels
