@@ -10,6 +10,7 @@ use FeastLadle\Day\Event;
 use FeastLadle\Day\HoldNow;
 use FeastLadle\Day\Instants;
 use FeastLadle\Day\MomentNow;
+use FeastLadle\Day\PortionNow;
 use FeastLadle\Day\Proposal;
 use FeastLadle\Day\ProposedMove;
 use FeastLadle\Day\SlipNow;
@@ -61,6 +62,22 @@ final readonly class DayStateJson
                     'lateMinutes' => $m->lateMinutes,
                     'risk' => $m->risk,
                 ], $state->moments),
+                'portions' => array_values(array_map(static fn (PortionNow $p): array => [
+                    'dish' => $p->dish,
+                    'unit' => $p->countsPieces ? 'pieces' : 'grams',
+                    'planned' => round($p->planned, 2),
+                    'each' => round($p->each, 2),
+                    'share' => round($p->share(), 3),
+                    'lastLadle' => null === $p->ladle ? null : [
+                        'moment' => $p->ladle->moment,
+                        'toCome' => $p->ladle->toCome,
+                        'left' => round($p->ladle->left, 1),
+                        'eachSoFar' => round($p->ladle->each, 2),
+                        'eachFromNow' => round($p->ladle->eachFromNow, 2),
+                        'chance' => round($p->ladle->chance, 3),
+                        'spareBy' => $instant($p->ladle->spareBy),
+                    ],
+                ], $state->portions)),
                 'contradictions' => array_map(static fn (Contradiction $c): array => [
                     'events' => [$c->first->id, $c->counts->id],
                     'counts' => $c->counts->id,
@@ -89,7 +106,6 @@ final readonly class DayStateJson
     private function step(StepNow $step, PlannedStep $at, \Closure $instant): array
     {
         $isOver = $step->progress->state->isOver();
-        $planned = $step->planned;
         $left = $step->left;
 
         return [
@@ -99,7 +115,7 @@ final readonly class DayStateJson
             'ended' => $instant($step->progress->ended),
             'minutesLeft' => match (true) {
                 $isOver => null,
-                null === $left => [$planned->minMinutes, $planned->minutes(), $planned->maxMinutes],
+                null === $left => [$at->minMinutes, $at->minutes(), $at->maxMinutes],
                 default => [$left->least, $left->likely, $left->most],
             },
             'person' => $at->people,

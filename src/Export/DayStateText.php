@@ -49,6 +49,21 @@ final readonly class DayStateText
         foreach ($state->moments as $moment) {
             $lines[] = $moment->chance->moment->name.': '.$say($moment->chance->word->says(), ['{count}' => $moment->chance->of100()]);
         }
+        foreach ($state->portions as $portion) {
+            if ($portion->share() < 1) {
+                $lines[] = $say('{dish}: {percent} of 100 of a portion for each', [
+                    '{dish}' => $state->plan->quantities->dishes[$portion->dish]->dish->recipe->name,
+                    '{percent}' => (int) floor(100 * $portion->share()),
+                ]);
+            }
+            if (null !== $portion->ladle) {
+                $lines[] = $say('{dish}: {n} still to come, it lasts for all of them in {chance} of 100', [
+                    '{dish}' => $state->plan->quantities->dishes[$portion->dish]->dish->recipe->name,
+                    '{n}' => $portion->ladle->toCome,
+                    '{chance}' => (int) round(100 * $portion->ladle->chance),
+                ]);
+            }
+        }
         if (null !== $state->stuck) {
             $lines[] = $this->speaker->say($state->stuck);
         }

@@ -30,7 +30,7 @@ final readonly class DayPolicy
     }
 
     /** Measuring out is not yet cooking. */
-    private function isBegun(OpenFeast $open): bool
+    public function isBegun(OpenFeast $open): bool
     {
         foreach ($this->events->log($open->record) as $event) {
             if (\in_array($event->getKind(), self::COOKING, true)) {

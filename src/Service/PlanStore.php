@@ -38,7 +38,7 @@ final readonly class PlanStore
     ) {
     }
 
-    /** @param bool $near whether what was planned before should move as little as may be */
+    /** @param bool $near whether what was planned before should move as little as may be; so it is once cooking has begun */
     public function plan(OpenFeast $open, bool $near = false): Plan
     {
         $kept = $this->plans->of($open->record);
@@ -55,7 +55,7 @@ final readonly class PlanStore
             }
         }
         $notBefore = $this->day->notBefore($open);
-        $former = $near ? $this->codec->solution($kept->getDocument(), $notBefore) : null;
+        $former = $near || $this->day->isBegun($open) ? $this->codec->solution($kept->getDocument(), $notBefore) : null;
         $plan = $this->orFormer(
             $open,
             $this->planner->plan($open->feast, $open->kitchen, $notBefore, near: $former),

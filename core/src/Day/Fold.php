@@ -58,7 +58,8 @@ final readonly class Fold
         $from = $goes ? $here->after : $this->plan;
         $risk = $goes ? $this->futures($here, $now) : null;
         $really = $this->taken($here->events)->really;
-        $standing = new StandingNow($this->feast, $this->kitchen, $this->larder, $really->in($from), $this->plan, $here->states, $now);
+        $feast = $here->wishes->feast;
+        $standing = new StandingNow($feast, $this->kitchen, $this->larder, $really->in($from), $this->plan, $here->states, $now);
 
         return new DayState(
             $now,
@@ -66,12 +67,13 @@ final readonly class Fold
             $this->steps($here, $now),
             $standing->vessels($here->events),
             $standing->holds(),
-            $this->moments($from, $risk),
+            $this->moments($feast, $from, $risk),
             $here->states->contradictions,
             $here->proposal,
             $here->states->withoutStep,
             $goes ? null : ($here->after->obstacles[0] ?? null)?->sentence,
             $this->slips($here, $log, $now),
+            (new Portions($this->plan, $here->wishes, $really, $here->states))->now($here->events),
         );
     }
 
@@ -84,7 +86,9 @@ final readonly class Fold
     {
         $events = $log->until($now);
         $states = StepStates::of($this->plan, $events);
-        $model = Presence::in($this->model, $events);
+        $wishes = Wishes::of($this->feast, $events);
+        $task = $wishes->isMoved ? $this->task->by($wishes->feast) : $this->task;
+        $model = Presence::in($wishes->isMoved ? $this->replanner->model($task) : $this->model, $events);
         $inForce = PlanInForce::of($this->plan, $model, $events);
         $taken = $this->taken($events);
         foreach ($taken->delays($now) as $id => $minutes) {
@@ -94,7 +98,7 @@ final readonly class Fold
         $longer = TakesLonger::of($model, $inForce, $this->timesAsLong($states, $taken->really));
         $model = $longer->model;
         [$after, , $waits] = $this->replanner->replan(
-            $this->task,
+            $task,
             $model,
             $inForce,
             $now,
@@ -116,6 +120,7 @@ final readonly class Fold
             $done,
             $running,
             $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now, $waits) : null,
+            $wishes,
         );
     }
 
@@ -300,14 +305,14 @@ final readonly class Fold
     }
 
     /** @return list<MomentNow> */
-    private function moments(Plan $from, ?RiskReport $risk): array
+    private function moments(Feast $feast, Plan $from, ?RiskReport $risk): array
     {
         $ids = [];
         foreach ($this->plan->steps as $step) {
             $ids[$step->activity] = $step->key;
         }
         $moments = [];
-        foreach (MomentChances::of($this->feast, $from, $risk)->moments as $chance) {
+        foreach (MomentChances::of($feast, $from, $risk)->moments as $chance) {
             $late = array_map(
                 static fn (DishTiming $t): int => $t->due->getTimestamp() === $chance->moment->at->getTimestamp() ? $t->lateMinutes : 0,
                 array_values($from->timings),

@@ -16,6 +16,7 @@ final readonly class PlanFromHere
      * @param ScheduleModel                                       $model    with who and what is there now
      * @param array<string, StepProgress>                         $done     by activity
      * @param array<string, array{\DateTimeImmutable, Remaining}> $running  since when, and what is left, by activity
+     * @param Wishes                                              $wishes   what is wished now
      * @param Proposal|null                                       $proposal where it differs from the plan in force
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class PlanFromHere
         public array $done,
         public array $running,
         public ?Proposal $proposal,
+        public Wishes $wishes,
     ) {
     }
 }

@@ -203,7 +203,9 @@ final class ReallyIn
             ],
             SlipKind::SomethingElse => [
                 $event->id,
-                null === $slip->ingredient ? null : Really::asPlanned()->plus($slip->ingredient, ($slip->grams ?? 0.0) / $this->share($step)),
+                null === $slip->ingredient
+                    ? null
+                    : Really::asPlanned()->plus($slip->ingredient, ($slip->grams ?? 0.0) / $this->share($step)),
             ],
             SlipKind::Spilt, SlipKind::Dropped => [$event->id, $share < 1 ? Really::asPlanned()->spilt($share) : null],
             SlipKind::WentPast => [
@@ -211,7 +213,8 @@ final class ReallyIn
                 match (true) {
                     null !== $slip->share => Really::asPlanned()->downTo($slip->share),
                     null !== $slip->celsius => Really::asPlanned()->risenBy($slip->celsius - $boil),
-                    default => Really::asPlanned()->risenBy((Stage::tryFrom((string) $slip->stage) ?? Stage::Caramel)->aimRise()),
+                    null !== ($stage = Stage::tryFrom((string) $slip->stage)) => Really::asPlanned()->risenBy($stage->aimRise()),
+                    default => null,
                 },
             ],
             default => [$event->id, null],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
+use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Day\Happening\DishChanged;
 use FeastLadle\Day\Happening\OfStep;
 use FeastLadle\Day\Happening\StepDone;
 use FeastLadle\Day\Happening\StepGivenUp;
@@ -34,6 +36,9 @@ final readonly class StepStates
         }
         $contradictions = $withoutStep = [];
         foreach ($events as $event) {
+            if ($event->what instanceof DishChanged && $event->what->givenUp) {
+                $steps = self::withoutDish($plan, $event, $event->what->dish, $steps);
+            }
             if (!$event->what instanceof OfStep) {
                 continue;
             }
@@ -68,6 +73,35 @@ final readonly class StepStates
         }
 
         return new self($steps, $contradictions, $withoutStep);
+    }
+
+    /**
+     * Nobody begins anything of a dish that is given up, nor of a base that nothing else takes; what runs is ended by who stands at it.
+     *
+     * @param array<string, StepProgress> $steps
+     *
+     * @return array<string, StepProgress>
+     */
+    private static function withoutDish(Plan $plan, Event $event, string $dish, array $steps): array
+    {
+        $given = [$dish];
+        foreach (array_keys(($plan->quantities->dishes[$dish] ?? null)?->batchPlan->ledger->bases() ?? []) as $slug) {
+            $takers = array_filter(
+                $plan->quantities->dishes,
+                static fn (PlannedDish $d): bool => $d->dish->id !== $dish && isset($d->batchPlan->ledger->bases()[$slug]),
+            );
+            if ([] === $takers) {
+                $given[] = 'base-'.$slug;
+            }
+        }
+        foreach ($plan->steps as $step) {
+            $progress = $steps[$step->key->id()];
+            if (\in_array($step->key->dish, $given, true) && StepState::NotYet === $progress->state) {
+                $steps[$step->key->id()] = new StepProgress(StepState::GivenUp, null, $event->at, 0.0, $event);
+            }
+        }
+
+        return $steps;
     }
 
     /** What was said to be done and is not, runs on; what nobody had begun is not begun. */

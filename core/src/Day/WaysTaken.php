@@ -22,8 +22,8 @@ final readonly class WaysTaken
     private const BETWEEN = ':';
 
     /**
-     * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips by event id
-     * @param array<string, array{string, Way, \DateTimeImmutable}> $taken step id, way, and since when, by slip
+     * @param array<string, array{Event, PlannedStep, SlipAnswer}>  $slips  by event id
+     * @param array<string, array{string, Way, \DateTimeImmutable}> $taken  step id, way, and since when, by slip
      * @param ReallyIn                                              $really what stands in the pots after all that
      */
     private function __construct(public array $slips, public array $taken, public ReallyIn $really)

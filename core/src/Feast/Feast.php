@@ -19,6 +19,7 @@ final readonly class Feast
      * @param int                               $marginMinutes by how much before its moment everything is planned to be ready
      * @param array<string, \DateTimeImmutable> $pins          steps that are held at a time, by their id in the plan
      * @param list<OtherWork>                   $otherWork     fires, vessels and people that are wanted for something else
+     * @param string|null                       $date          from which days are counted, as 2031-11-15
      */
     public function __construct(
         public string $name,
@@ -33,25 +34,19 @@ final readonly class Feast
         public int $marginMinutes = 0,
         public array $pins = [],
         public array $otherWork = [],
+        public ?string $date = null,
     ) {
     }
 
     public function withShift(Shift $shift): self
     {
-        return new self(
-            $this->name,
-            $this->timeZone,
-            $this->plateCapGrams,
-            $this->groups,
-            $this->moments,
-            [...$this->shifts, $shift],
-            $this->dishes,
-            $this->boxes,
-            $this->rules,
-            $this->marginMinutes,
-            $this->pins,
-            $this->otherWork,
-        );
+        return $this->with(shifts: [...$this->shifts, $shift]);
+    }
+
+    /** @param non-empty-list<Moment> $moments by time */
+    public function withMoments(array $moments): self
+    {
+        return $this->with(moments: $moments);
     }
 
     /** Whether anything is wished to be ready before its moment. */
@@ -63,19 +58,30 @@ final readonly class Feast
     /** The same feast, with everything ready at its moment and no sooner. */
     public function atTheMinute(): self
     {
+        return $this->with(dishes: array_map(static fn (Dish $d): Dish => $d->atTheMinute(), $this->dishes), marginMinutes: 0);
+    }
+
+    /**
+     * @param non-empty-list<Moment>|null $moments
+     * @param list<Shift>|null            $shifts
+     * @param list<Dish>|null             $dishes
+     */
+    private function with(?array $moments = null, ?array $shifts = null, ?array $dishes = null, ?int $marginMinutes = null): self
+    {
         return new self(
             $this->name,
             $this->timeZone,
             $this->plateCapGrams,
             $this->groups,
-            $this->moments,
-            $this->shifts,
-            array_map(static fn (Dish $d): Dish => $d->atTheMinute(), $this->dishes),
+            $moments ?? $this->moments,
+            $shifts ?? $this->shifts,
+            $dishes ?? $this->dishes,
             $this->boxes,
             $this->rules,
-            0,
+            $marginMinutes ?? $this->marginMinutes,
             $this->pins,
             $this->otherWork,
+            $this->date,
         );
     }
 

@@ -96,7 +96,7 @@ final readonly class FeastReader
             throw FaultyDocument::because('feast', 'A feast needs guests and a moment.');
         }
 
-        return new Feast($name, $zone, $cap, $groups, $moments, $shifts, $dishes, $boxes, $rules, $margin, $pins, $other);
+        return new Feast($name, $zone, $cap, $groups, $moments, $shifts, $dishes, $boxes, $rules, $margin, $pins, $other, $date);
     }
 
     private function timeZone(Node $node): \DateTimeZone

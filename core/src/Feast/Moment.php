@@ -30,6 +30,11 @@ final readonly class Moment
     ) {
     }
 
+    public function movedTo(\DateTimeImmutable $at): self
+    {
+        return new self($this->id, $this->kind, $this->name, $at, $this->bowls, $this->servingMinutes, $this->ownWish);
+    }
+
     public function wish(): float
     {
         return $this->ownWish ?? (MomentKind::Offering === $this->kind ? self::WISHED_OF_AN_OFFERING : self::WISHED);

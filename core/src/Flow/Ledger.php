@@ -31,9 +31,9 @@ final readonly class Ledger
     }
 
     /**
-     * @param float                $factor how many times the recipe as written, over all batches
-     * @param array<string, float> $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1
-     *                                     where nothing is said
+     * @param float                 $factor how many times the recipe as written, over all batches
+     * @param array<string, float>  $steam  how many times the recipe's own boil-away goes off in a step here, by step id; 1
+     *                                      where nothing is said
      * @param array<string, Really> $really what happened in a step beside that, by step id
      */
     public static function follow(

@@ -24,4 +24,9 @@ final readonly class Group
         public ?string $at = null,
     ) {
     }
+
+    public function counting(int $count): self
+    {
+        return new self($this->id, $this->name, $count, $this->appetite, $this->avoids, $this->sweet, $this->at);
+    }
 }

@@ -179,7 +179,11 @@ final class ReallyInTest extends TestCase
         }
     }
 
-    /** What stands in the pot when the sweetening is done, after what else was said. */
+    /**
+     * What stands in the pot when the sweetening is done, after what else was said.
+     *
+     * @param list<array{string, string, array<string, mixed>}> $said
+     */
     private function pot(array $said = []): Contents
     {
         return self::vessel($this->told($said), self::POT)->contents;
