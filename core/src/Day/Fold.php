@@ -94,6 +94,7 @@ final readonly class Fold
         foreach ($taken->delays($now) as $id => $minutes) {
             $delays[$id] = ($delays[$id] ?? 0) + $minutes;
         }
+        $states = $states->withWhatWaits($this->plan, $now, $delays);
         [$done, $running] = $this->progress($states, $taken->really, $events, $now, $delays);
         $longer = TakesLonger::of($model, $inForce, $this->timesAsLong($states, $taken->really));
         $model = $longer->model;

@@ -36,10 +36,11 @@ final readonly class InTurn
                 $over[$link->to] ??= [$start, $start + $placements[$link->to]->end - $placements[$link->to]->start];
             }
         }
+        // Turns and ties are those that were told, whatever the clock made of them.
+        $order = new PlannedOrder($problem, $inForce);
         foreach ([...$over, ...$running] as $id => [$start, $end]) {
             $placements[$id] = new Placement($start, max($start, $end), $placements[$id]->uses);
         }
-        $order = new PlannedOrder($problem, $inForce->placing($placements));
         $starts = $ends = [];
         foreach ($order->order as $id) {
             if (isset($over[$id]) || isset($running[$id])) {

@@ -156,7 +156,8 @@ final class Simulator
             array_push($violations, ...$this->faults($here, $starts, $ends, $said, $now, $run, $events));
             $expected = $here->after->solution->activities ?: $placements;
             $told = $placements;
-            if (null !== $here->proposal && !$here->proposal->waits) {
+            $isPutInForce = null !== $here->proposal && !$here->proposal->waits;
+            if (null !== $here->proposal && $isPutInForce) {
                 $events[] = $this->event($events, $now, $this->replanned($here->proposal), (string) array_key_first($this->steps));
                 $told = $expected;
             }
@@ -168,7 +169,8 @@ final class Simulator
                 );
             }
             $placements = $told;
-            $order = new PlannedOrder($this->plan->problem, $this->plan->solution->placing($placements));
+            // Who waits in turn keeps the turns that were told.
+            $order = $isPutInForce ? new PlannedOrder($this->plan->problem, $this->plan->solution->placing($placements)) : $order;
         }
         if ($isReplanned) {
             array_push($violations, ...$this->lost($events, $ends, $run));

@@ -29,6 +29,7 @@ final readonly class StepStates
     /** @param list<Event> $events in order */
     public static function of(Plan $plan, array $events): self
     {
+        $before = StepsBefore::of($plan);
         $planned = $steps = [];
         foreach ($plan->steps as $step) {
             $planned[$step->key->id()] = $step;
@@ -43,36 +44,96 @@ final readonly class StepStates
                 continue;
             }
             $id = $event->what->step();
-            $before = $steps[$id] ?? null;
-            if (null === $before) {
+            $was = $steps[$id] ?? null;
+            if (null === $was) {
                 $withoutStep[] = $event;
                 continue;
             }
-            $said = $before->saidBy;
+            $said = $was->saidBy;
             if (
                 $event->what instanceof StepNotDone
-                && StepState::Done === $before->state
+                && StepState::Done === $was->state
                 && null !== $said
                 && (null === $event->by || $event->by !== $said->by)
             ) {
                 $contradictions[] = new Contradiction($said, $event);
             }
             $steps[$id] = match (true) {
-                $event->what instanceof StepStarted => $before->state->isOver() ? $before : $before->begun($event->at),
-                $event->what instanceof StepDone => self::done($before, $event, $event->what, $planned[$id], $steps, $planned),
-                $event->what instanceof StepNotDone => null === $before->started ? StepProgress::notYet() : self::goesOn($before),
+                $event->what instanceof StepStarted => $was->state->isOver() ? $was : $was->begun($event->at),
+                $event->what instanceof StepDone => self::done($was, $event, $event->what, $planned[$id], $steps, $planned),
+                $event->what instanceof StepNotDone => null === $was->started ? StepProgress::notYet() : self::goesOn($was),
                 $event->what instanceof StepGivenUp => new StepProgress(
                     StepState::GivenUp,
-                    $before->started,
+                    $was->started,
                     $event->at,
-                    $before->share,
+                    $was->share,
                     $event,
                 ),
-                default => $before,
+                default => $was,
             };
+            if ($event->what instanceof StepStarted || $event->what instanceof StepDone) {
+                $steps = self::withWhatIsBefore($planned[$id], $steps, $planned, $before);
+            }
         }
 
         return new self($steps, $contradictions, $withoutStep);
+    }
+
+    /**
+     * Who begins a step has what it takes: a tick for what is before it was forgotten.
+     *
+     * @param array<string, StepProgress> $steps
+     * @param array<string, PlannedStep>  $planned
+     *
+     * @return array<string, StepProgress>
+     */
+    private static function withWhatIsBefore(PlannedStep $step, array $steps, array $planned, StepsBefore $before): array
+    {
+        $at = $steps[$step->key->id()]->started;
+        foreach (null === $at ? [] : $before->all($step->key->id()) as $id) {
+            if (!$steps[$id]->state->isOver()) {
+                $began = $steps[$id]->started ?? self::began($planned[$id], $at, $steps, $planned);
+                $steps[$id] = new StepProgress(StepState::Done, min($began, $at), $at, 1.0, null, true);
+            }
+        }
+
+        return $steps;
+    }
+
+    /**
+     * The same with what nobody has to stand at: it begins when what it takes is there, not before its time.
+     *
+     * @param array<string, int> $mended steps that are not over after all, by id
+     */
+    public function withWhatWaits(Plan $plan, \DateTimeImmutable $now, array $mended): self
+    {
+        $before = StepsBefore::of($plan);
+        $steps = $this->steps;
+        foreach ($plan->steps as $step) {
+            $id = $step->key->id();
+            $sources = $before->next($id);
+            if ([] !== $step->people || [] === $sources || StepState::NotYet !== $steps[$id]->state) {
+                continue;
+            }
+            $from = $step->start;
+            foreach ($before->beside($id) as $source) {
+                if (null === $steps[$source]->started) {
+                    continue 2;
+                }
+                $from = max($from, $steps[$source]->started);
+            }
+            foreach ($sources as $source) {
+                if (StepState::Done !== $steps[$source]->state || isset($mended[$source])) {
+                    continue 2;
+                }
+                $from = max($from, $steps[$source]->ended ?? $from);
+            }
+            if ($from <= $now) {
+                $steps[$id] = new StepProgress(StepState::Running, $from, startedIsGuess: true);
+            }
+        }
+
+        return new self($steps, $this->contradictions, $this->withoutStep);
     }
 
     /**
@@ -124,7 +185,8 @@ final readonly class StepStates
         array $steps,
         array $planned,
     ): StepProgress {
-        if ($before->state->isOver()) {
+        // What was only taken to be over is over when it is said.
+        if ($before->state->isOver() && null !== $before->saidBy) {
             return $before;
         }
         $started = $before->started ?? self::began($step, $event->at, $steps, $planned);

@@ -75,6 +75,41 @@ final class StepStatesTest extends TestCase
         self::assertEquals($reduce->start->modify('+15 minutes'), $states->steps['basundi/1/reduce']->started);
     }
 
+    public function testWhoBeginsAStepHasDoneWhatIsBeforeIt(): void
+    {
+        $states = $this->after([[0, 'asha', 'started']], 'basundi/1/sweeten');
+        $at = $this->planned('basundi/1/sweeten')->start;
+        foreach (['boil', 'reduce'] as $before) {
+            $step = $states->steps['basundi/1/'.$before];
+            self::assertSame(StepState::Done, $step->state, $before);
+            self::assertTrue($step->startedIsGuess);
+            self::assertLessThanOrEqual($at, $step->ended);
+        }
+        self::assertSame(StepState::NotYet, $states->steps['basundi/1/cool']->state);
+        self::assertSame(StepState::NotYet, $states->steps['balls/1/dough']->state, 'another dish');
+        // Who then says that it is not done is believed.
+        $not = StepStates::of(self::plan(), $this->log([
+            [$at, 'asha', 'started', 'basundi/1/sweeten'],
+            [$at->modify('+1 minute'), 'asha', 'not-done', 'basundi/1/reduce'],
+        ])->until($at->modify('+1 hour')));
+        self::assertFalse($not->steps['basundi/1/reduce']->state->isOver());
+    }
+
+    public function testWhatWaitsByItselfBeginsByItself(): void
+    {
+        $dough = $this->planned('balls/1/dough');
+        $events = $this->log([[$dough->end->modify('+30 minutes'), 'asha', 'done', 'balls/1/dough']])->until($dough->end->modify('+1 day'));
+        $now = $dough->end->modify('+40 minutes');
+        $rest = StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), $now, [])->steps['balls/1/rest'];
+        self::assertSame(StepState::Running, $rest->state);
+        self::assertEquals($dough->end->modify('+30 minutes'), $rest->started, 'no sooner than the dough was there');
+        self::assertTrue($rest->startedIsGuess);
+        self::assertSame(StepState::NotYet, StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), $now, [])->steps['balls/1/shape']->state, 'this needs hands');
+        // What nobody has begun to wait for has not begun.
+        $none = StepStates::of(self::plan(), [])->withWhatWaits(self::plan(), $now, []);
+        self::assertSame(StepState::NotYet, $none->steps['balls/1/rest']->state);
+    }
+
     public function testAShareOfAPieceworkRunsOnAndNotDoneOfAGuessIsNotBegun(): void
     {
         $half = new \DateTimeImmutable('2031-11-15T16:00:00+05:30');
