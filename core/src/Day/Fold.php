@@ -28,9 +28,6 @@ final readonly class Fold
 {
     private const MOST_NAMED = 3;
 
-    /** A wait that is so many minutes too long is borne rather than everything told anew. */
-    private const BEYOND_MINUTES = 20;
-
     private Replanner $replanner;
 
     private Feast $feast;
@@ -94,7 +91,11 @@ final readonly class Fold
         foreach ($taken->delays($now) as $id => $minutes) {
             $delays[$id] = ($delays[$id] ?? 0) + $minutes;
         }
-        $states = $states->withWhatWaits($this->plan, $now, $delays);
+        $told = array_map(
+            static fn (PlannedStep $s): PlannedStep => $s->placed($inForce->activities[$s->activity], $model->axis),
+            $this->plan->steps,
+        );
+        $states = $states->withWhatWaits($this->plan, $told, $now, $delays);
         [$done, $running] = $this->progress($states, $taken->really, $events, $now, $delays);
         $longer = TakesLonger::of($model, $inForce, $this->timesAsLong($states, $taken->really));
         $model = $longer->model;
@@ -144,13 +145,14 @@ final readonly class Fold
         $inTurn = InTurn::of(
             $model->problem,
             $inForce,
+            $after->solution,
             self::minutes($done, $model, $now),
             array_map(static fn (array $r): array => [$minute($r[0]), $from + $r[1]->likely], $running),
             $from,
             $this->plan->margins,
         );
 
-        return $inTurn->beyond <= self::BEYOND_MINUTES
+        return $inTurn->beyond <= 0
             && $inTurn->late <= InTurn::lateness($model->problem, $after->solution, $this->plan->margins);
     }
 

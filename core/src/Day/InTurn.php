@@ -13,21 +13,34 @@ use FeastLadle\Schedule\Solution;
 /** What comes of it when everything that is late is simply waited for, in the order in force. */
 final readonly class InTurn
 {
+    /** What a wait may be too long, as a share of what it may last, and in minutes; kitchen estimates. */
+    private const SHARE_BORNE = 0.6;
+    private const LEAST_BORNE = 10.0;
+    private const MOST_BORNE = 35.0;
+
     /**
-     * @param int $late   minutes by which what is due comes late, all together
-     * @param int $beyond minutes by which the longest wait is longer than it should be
+     * @param int   $late   minutes by which what is due comes late, all together
+     * @param float $beyond minutes by which a wait is longer than can be borne
      */
-    private function __construct(public int $late, public int $beyond)
+    private function __construct(public int $late, public float $beyond)
     {
     }
 
     /**
+     * @param Solution                       $after   what would be done otherwise
      * @param array<string, array{int, int}> $over    minutes of what is done
      * @param array<string, array{int, int}> $running since when, and when it is likely to end
      * @param array<string, int>             $margins minutes after its due time in which nothing is late yet
      */
-    public static function of(Problem $problem, Solution $inForce, array $over, array $running, int $now, array $margins): self
-    {
+    public static function of(
+        Problem $problem,
+        Solution $inForce,
+        Solution $after,
+        array $over,
+        array $running,
+        int $now,
+        array $margins,
+    ): self {
         $placements = $inForce->activities;
         foreach ($problem->links as $link) {
             // A marker goes with the step whose start it marks.
@@ -55,18 +68,29 @@ final readonly class InTurn
             $starts[$id] = $order->whenTheyAreThere($id, $start);
             $ends[$id] = $starts[$id] + $length;
         }
-        $late = $beyond = 0;
+        $late = 0;
+        $beyond = 0.0;
         foreach ($problem->due() as $id => $activity) {
             $late += $activity->late($ends[$id], $margins[$id] ?? 0);
         }
         foreach ($problem->links as $link) {
             if (null !== $link->max) {
                 $gap = ($link->type->toEnd() ? $ends : $starts)[$link->to] - ($link->type->fromEnd() ? $ends : $starts)[$link->from];
-                $beyond = max($beyond, $gap - $link->max);
+                $then = $after->activities;
+                $other = ($link->type->toEnd() ? $then[$link->to]->end : $then[$link->to]->start)
+                    - ($link->type->fromEnd() ? $then[$link->from]->end : $then[$link->from]->start);
+                // What is too long whatever is done now is no reason to do otherwise.
+                $beyond = max($beyond, $gap - max($link->max, $other) - self::borne($link->max));
             }
         }
 
         return new self($late, $beyond);
+    }
+
+    /** Minutes that a wait may be too long before everything is told anew: more where much is kept long anyway. */
+    private static function borne(int $longest): float
+    {
+        return max(self::LEAST_BORNE, min(self::MOST_BORNE, self::SHARE_BORNE * $longest));
     }
 
     /**

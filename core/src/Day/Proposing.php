@@ -62,12 +62,11 @@ final class Proposing
         );
 
         return new Proposal(
-            'p'.substr(hash('xxh128', serialize(array_map(static fn (ProposedMove $m): array => [
+            'p'.substr(hash('xxh128', serialize([$costs?->id, array_map(static fn (ProposedMove $m): array => [
                 $m->to->activity,
-                $m->to->startMinute,
                 $m->to->people,
                 $m->to->burner,
-            ], $moves))), 0, 12),
+            ], $moves)])), 0, 12),
             $because ?? new Sentence('From here it goes better otherwise.'),
             $costs ?? new Sentence(
                 [] === array_filter($after->timings, static fn (DishTiming $t): bool => $t->lateMinutes > 0)

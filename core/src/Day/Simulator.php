@@ -116,7 +116,9 @@ final class Simulator
                 $isLate = true;
             } elseif (null !== $next) {
                 $starts[$next] = $now;
-                $ends[$next] = $now + $this->draw($run, $seed, $next, $placements[$next]);
+                // Pots follow the laws: what is fuller takes longer.
+                $times = [] === $slipped || !isset($this->steps[$next]) ? 1.0 : $this->timesAsLong($events, $next);
+                $ends[$next] = $now + max(1, (int) round($times * $this->draw($run, $seed, $next, $placements[$next])));
                 $placements[$next] = new Placement(
                     $now,
                     $now + $placements[$next]->end - $placements[$next]->start,
@@ -257,6 +259,12 @@ final class Simulator
         return $range->lasting($placement->end - $placement->start, static fn (): float => $random->getInt(0, 1_000_000) / 1_000_000);
     }
 
+    /** @param list<Event> $events */
+    private function timesAsLong(array $events, string $activity): float
+    {
+        return WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events)->really->timesAsLong($this->steps[$activity]);
+    }
+
     /** @param list<Event> $before */
     private function event(array $before, int $minute, Happening\Happening $what, string $activity): Event
     {
@@ -315,7 +323,7 @@ final class Simulator
                 $faults[] = new Violation("$id is done and moves", $run, $event);
             } elseif (isset($starts[$id]) && $placement->start !== $starts[$id]) {
                 $faults[] = new Violation("$id runs and moves", $run, $event);
-            } elseif (!isset($starts[$id]) && $placement->start < $now) {
+            } elseif (!isset($starts[$id]) && $placement->start < $now && [] !== ($this->steps[$id]->people ?? [])) {
                 $faults[] = new Violation("$id is told to have begun", $run, $event);
             }
         }

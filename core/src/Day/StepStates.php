@@ -101,35 +101,41 @@ final readonly class StepStates
     }
 
     /**
-     * The same with what nobody has to stand at: it begins when what it takes is there, not before its time.
+     * The same with what nobody has to stand at: it begins when what it takes is there, not before its time, and is over by itself.
      *
+     * @param list<PlannedStep>  $steps  where the plan in force has them
      * @param array<string, int> $mended steps that are not over after all, by id
      */
-    public function withWhatWaits(Plan $plan, \DateTimeImmutable $now, array $mended): self
+    public function withWhatWaits(Plan $plan, array $steps, \DateTimeImmutable $now, array $mended): self
     {
         $before = StepsBefore::of($plan);
+        $told = $steps;
         $steps = $this->steps;
-        foreach ($plan->steps as $step) {
+        foreach ($told as $step) {
             $id = $step->key->id();
             $sources = $before->next($id);
             if ([] !== $step->people || [] === $sources || StepState::NotYet !== $steps[$id]->state) {
                 continue;
             }
             $from = $step->start;
-            foreach ($before->beside($id) as $source) {
+            foreach ($before->beside($id) as $source => $minutes) {
                 if (null === $steps[$source]->started) {
                     continue 2;
                 }
-                $from = max($from, $steps[$source]->started);
+                $from = max($from, $steps[$source]->started->modify($minutes.' minutes'));
             }
-            foreach ($sources as $source) {
+            foreach ($sources as $source => $minutes) {
                 if (StepState::Done !== $steps[$source]->state || isset($mended[$source])) {
                     continue 2;
                 }
-                $from = max($from, $steps[$source]->ended ?? $from);
+                $from = max($from, ($steps[$source]->ended ?? $from)->modify($minutes.' minutes'));
             }
+            // It is looked at when it is taken up: until somebody says otherwise it took as long as it usually does.
+            $until = $from->modify($step->minutes().' minutes');
             if ($from <= $now) {
-                $steps[$id] = new StepProgress(StepState::Running, $from, startedIsGuess: true);
+                $steps[$id] = $until <= $now
+                    ? new StepProgress(StepState::Done, $from, $until, 1.0, null, true)
+                    : new StepProgress(StepState::Running, $from, startedIsGuess: true);
             }
         }
 

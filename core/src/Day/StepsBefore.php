@@ -10,8 +10,8 @@ use FeastLadle\Solving\Plan;
 final readonly class StepsBefore
 {
     /**
-     * @param array<string, list<string>> $next   step ids directly before a step, by its id
-     * @param array<string, list<string>> $beside that must at least have begun
+     * @param array<string, array<string, int>> $next   minutes to wait after each step directly before it, by step id
+     * @param array<string, array<string, int>> $beside minutes to wait after the start of what must at least have begun
      */
     private function __construct(private array $next, private array $beside)
     {
@@ -28,22 +28,24 @@ final readonly class StepsBefore
                 continue;
             }
             if ($link->type->fromEnd() && !$link->type->toEnd()) {
-                $next[$ids[$link->to]][$ids[$link->from]] = $ids[$link->from];
+                $next[$ids[$link->to]][$ids[$link->from]] = max($link->min, $next[$ids[$link->to]][$ids[$link->from]] ?? 0);
             } else {
-                $beside[$ids[$link->to]][$ids[$link->from]] = $ids[$link->from];
+                // What is tied end to end must have begun, too, whenever that was.
+                $lag = $link->type->fromEnd() || $link->type->toEnd() ? 0 : $link->min;
+                $beside[$ids[$link->to]][$ids[$link->from]] = max($lag, $beside[$ids[$link->to]][$ids[$link->from]] ?? 0);
             }
         }
 
-        return new self(array_map(array_values(...), $next), array_map(array_values(...), $beside));
+        return new self($next, $beside);
     }
 
-    /** @return list<string> directly before it */
+    /** @return array<string, int> minutes to wait after each that is directly before it, by id */
     public function next(string $id): array
     {
         return $this->next[$id] ?? [];
     }
 
-    /** @return list<string> that must have begun when it begins */
+    /** @return array<string, int> minutes to wait after the start of each that must have begun when it begins, by id */
     public function beside(string $id): array
     {
         return $this->beside[$id] ?? [];
@@ -53,11 +55,11 @@ final readonly class StepsBefore
     public function all(string $id): array
     {
         $seen = [];
-        $stack = $this->next($id);
+        $stack = array_keys($this->next($id));
         while (null !== ($at = array_pop($stack))) {
             if (!isset($seen[$at])) {
                 $seen[$at] = true;
-                array_push($stack, ...$this->next($at));
+                array_push($stack, ...array_keys($this->next($at)));
             }
         }
 
