@@ -45,6 +45,19 @@ export function day() {
                     this.call(element);
                 }
                 element.classList.toggle('is-over', seconds <= 0);
+                this.announce(element, seconds);
+            }
+        },
+        /** A minute before closed minutes all that they need is told once. */
+        announce(element, seconds) {
+            const soon = element.parentElement.querySelector('[data-before]');
+            if (soon) {
+                const isNear = seconds <= Number(soon.dataset.before);
+                if (isNear && !soon.classList.contains('is-near') && isOn() && !this.silent()) {
+                    tone('begin');
+                    speak(soon.textContent);
+                }
+                soon.classList.toggle('is-near', isNear);
             }
         },
         async look() {
@@ -142,10 +155,18 @@ async function tell(form) {
     const data = Object.fromEntries(new FormData(form));
     const offset = Number(root.dataset.offset ?? 0);
     const event = { id: data.client, at: new Date(Date.now() + offset).toISOString().replace(/\.\d+Z$/, '+00:00'), kind: data.kind };
-    for (const field of ['step', 'by', 'event']) {
+    for (const field of ['step', 'by', 'event', 'what', 'person']) {
         if (data[field]) {
             event[field] = data[field];
         }
+    }
+    for (const field of ['bowl', 'part', 'mark']) {
+        if (data[field]) {
+            event[field] = Number(data[field]);
+        }
+    }
+    if (data.reserve) {
+        event.reserve = true;
     }
     const button = form.querySelector('[data-tap]');
     button.disabled = true;

@@ -1,5 +1,5 @@
 // Short tones of our own and a voice of the device itself, each off until somebody turns it on; without either the page goes on.
-const TONES = { begin: [523, 659], look: [659], late: [440, 349, 440] };
+const TONES = { begin: [523, 659], look: [659], mark: [784, 784], late: [440, 349, 440] };
 const SECONDS = 0.18;
 const KEY = 'day-sound';
 

@@ -145,3 +145,40 @@ test('the screens of the day ask no other host, have no serious barrier by eithe
     }
     expect(strangers).toEqual([]);
 });
+
+test('bowls are ticked as they go in, less of one is said in grams, and what is different is said in a list', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await open(page, '/feasts/1/mine/asha');
+    const bowl = page.locator('.my-bowls [data-bowl]').first();
+    await bowl.locator('[data-tap=bowl]').click();
+    await expect(bowl.locator('.ticked')).toBeVisible();
+    await expect.poll(() => said(page)).toEqual(['bowl']);
+    // More of it than was planned: said in grams, it counts in the pot and in the minutes.
+    await open(page, '/feasts/1/day/said');
+    await page.getByRole('button', { name: 'Take it back' }).first().click();
+    await open(page, '/feasts/1/mine/asha');
+    await tap(page, 'started');
+    await expect(page.locator('.my-step')).toHaveAttribute('data-state-of', 'running');
+    const until = Number(await page.locator('[data-countdown]').first().getAttribute('data-countdown'));
+    await page.locator('.otherwise summary').first().click();
+    await page.locator('.otherwise input[name=grams]').first().fill('6000');
+    await page.locator('.otherwise').first().getByRole('button', { name: 'Say so' }).click();
+    await expect(page.locator('.ticked').first()).toBeVisible();
+    expect(Number(await page.locator('[data-countdown]').first().getAttribute('data-countdown'))).toBeGreaterThan(until + 600);
+
+    await open(page, '/feasts/1/day/changes');
+    await page.locator('[data-thing=wide-ring]').getByRole('button', { name: 'Out of use' }).click();
+    await expect(page.locator('[data-thing=wide-ring]')).toContainText('out of use');
+    await page.locator('[data-thing=wide-ring]').getByRole('button', { name: 'It is back' }).click();
+    await expect(page.locator('[data-thing=wide-ring]')).not.toContainText('out of use');
+    await page.getByLabel('Grown-ups').fill('25');
+    await page.getByRole('button', { name: 'So many come' }).first().click();
+    await expect(page.getByLabel('Grown-ups')).toHaveValue('25');
+    await page.locator('[data-dish=balls]').getByRole('button', { name: 'Give it up' }).click();
+    await expect(page.locator('[data-dish=balls]')).toContainText('given up');
+    expect((await said(page)).filter((kind) => kind !== 'replanned')).toEqual([
+        'bowl', 'withdrawn', 'started', 'bowl', 'out', 'back', 'guests', 'dish',
+    ]);
+    await open(page, '/feasts/1/board');
+    await expect(page.locator('.lanes')).not.toContainText('Knead the milk-solids dough');
+});

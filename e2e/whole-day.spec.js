@@ -156,7 +156,33 @@ test('the home feast is cooked through on two phones', async ({ browser }) => {
     await expect(asha.page.locator('[data-moment=offering]')).toContainText('18:00');
     await asha.page.getByRole('button', { name: /^Offered/ }).click();
     await expect(asha.page.locator('[data-offering]')).toHaveCount(0);
+    await serving(asha.page);
 });
+
+/** Once it is offered the pots are tasted; trays empty, and what was planned is compared with what was. */
+async function serving(page) {
+    await page.goto('/feasts/1/day/serving');
+    const adjust = page.locator('[data-adjust-dish=basundi]').first();
+    await expect(adjust).toContainText('a tenth sweeter');
+    await adjust.getByRole('button', { name: 'Say so' }).click();
+    await expect(page).toHaveURL(/serving$/);
+    kitchen.set(moments.sitting + 1200);
+    await page.goto('/feasts/1/day/serving');
+    const tray = page.locator('[data-serving=sitting] [data-tray=barfi]');
+    await tray.getByLabel('Guests served so far').fill('14');
+    await tray.getByRole('button', { name: 'three quarters' }).click();
+    await expect(tray.locator('.last-ladle')).toContainText('14 still to come');
+    expect(Number(await tray.locator('.last-ladle').getAttribute('data-chance'))).toBeLessThan(20);
+    await page.goto('/feasts/1/day/real');
+    const row = page.locator('[data-real="basundi/1/boil"]');
+    await expect(row).toContainText('11:19');
+    await expect(row).toContainText('12:05');
+    await page.goto('/feasts/1/afterwards');
+    await expect(page.locator('[data-from-day]')).toBeVisible();
+    const made = page.getByLabel('Made, Coconut and rose barfi');
+    expect(Number(await made.inputValue())).toBeGreaterThan(20);
+    await expect(page.getByLabel('Left over, Coconut and rose barfi')).not.toHaveValue('');
+}
 
 /** The network goes when the step begins and is back ten minutes later; nobody waits for it. */
 async function tenMinutesOffline(phone, card) {

@@ -40,6 +40,9 @@ final class DayController extends StationController
     private const MOST_AT_ONCE = 500;
     private const MOST_BYTES = 300_000;
 
+    /** Where something was said from a list, one goes on in it. */
+    private const LISTS = ['serving' => 'day_serving', 'changes' => 'day_changes'];
+
     public function __construct(
         FeastDesk $desk,
         PlanStore $plans,
@@ -142,17 +145,30 @@ final class DayController extends StationController
             'step' => $said->getString('step'),
             'event' => $said->getString('event'),
             'way' => $said->getString('way'),
-            'taken' => '' === $said->getString('taken') ? null : true,
+            ...array_map(static fn (string $flag): ?bool => '' === $said->getString($flag) ? null : true, [
+                'taken' => 'taken', 'offered' => 'offered', 'reserve' => 'reserve', 'refilled' => 'refilled', 'givenUp' => 'givenUp',
+            ]),
+            'dish' => $said->getString('dish'),
+            'group' => $said->getString('group'),
+            'thing' => $said->getString('thing'),
+            'time' => $said->getString('time'),
+            'ingredient' => $said->getString('ingredient'),
+            'with' => $said->getString('with'),
+            'from' => $said->getString('from'),
             'what' => $said->getString('what'),
             'person' => $said->getString('person'),
             'vessel' => $said->getString('vessel'),
             'until' => $said->getString('until'),
             'moment' => $said->getString('moment'),
-            'offered' => '' === $said->getString('offered') ? null : true,
             'slip' => $said->getString('slip'),
             'stage' => $said->getString('stage'),
             ...array_map(self::number(...), array_filter([
                 'bowl' => $said->getString('bowl'),
+                'part' => $said->getString('part'),
+                'mark' => $said->getString('mark'),
+                'served' => $said->getString('served'),
+                'count' => $said->getString('count'),
+                'day' => $said->getString('day'),
                 'before' => $said->getString('before'),
                 'grams' => $said->getString('grams'),
                 'celsius' => $said->getString('celsius'),
@@ -171,6 +187,10 @@ final class DayController extends StationController
             $slip = ['id' => $id, 'slip' => $event['id'] ?? ''];
 
             return $this->redirectToRoute('day_ways', null === $by ? $slip : [...$slip, 'by' => $by], Response::HTTP_SEE_OTHER);
+        }
+        $list = self::LISTS[$said->getString('to')] ?? null;
+        if (null !== $list) {
+            return $this->redirectToRoute($list, ['id' => $id], Response::HTTP_SEE_OTHER);
         }
 
         return $this->back($open, $by);

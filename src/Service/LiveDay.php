@@ -57,7 +57,13 @@ final readonly class LiveDay
     /** @return DayState|null null before and after the day, and where there is no plan */
     public function state(OpenFeast $open, Plan $plan): ?DayState
     {
-        if (!$this->isOn($open, $plan)) {
+        return $this->isOn($open, $plan) ? $this->told($open, $plan) : null;
+    }
+
+    /** The same of a day that is over, too; null where nothing can be told. */
+    public function told(OpenFeast $open, Plan $plan): ?DayState
+    {
+        if (SolutionStatus::Feasible !== $plan->solution->status || [] === $plan->steps) {
             return null;
         }
         $now = $this->clock->now();

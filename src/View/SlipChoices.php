@@ -25,12 +25,24 @@ final class SlipChoices
         Process::Parch, Process::MixIn, Process::HotFat,
     ];
 
+    /** White from a jar, yellow from a jar: what is taken for what. */
+    private const MISTAKEN = [
+        'sugar' => ['salt' => 'Salt'],
+        'powdered-sugar' => ['salt' => 'Salt', 'rice-flour' => 'Rice flour'],
+        'salt' => ['sugar' => 'Sugar'],
+        'gram-flour' => ['wheat-flour' => 'Wheat flour'],
+        'wheat-flour' => ['gram-flour' => 'Gram flour'],
+        'rice-flour' => ['wheat-flour' => 'Wheat flour'],
+        'baking-soda' => ['salt' => 'Salt'],
+        'milk' => ['yoghurt' => 'Yoghurt'],
+    ];
+
     /** @return list<Choice> */
     public static function of(PlannedStep $step): array
     {
         $choices = [];
         foreach ($step->bowls as $bowl) {
-            $number = self::take($step, $bowl->ingredient->id);
+            $number = BowlNumber::of($step, $bowl);
             if (null === $number) {
                 continue;
             }
@@ -38,6 +50,15 @@ final class SlipChoices
             $choices[] = self::choice(SlipKind::Forgotten, new Sentence('Forgotten: {what}', $what), ['bowl' => (string) $number]);
             $choices[] = self::choice(SlipKind::TooMuch, new Sentence('Too much {what}', $what), ['bowl' => (string) $number], 'grams');
             $choices[] = self::choice(SlipKind::TooLittle, new Sentence('Too little {what}', $what), ['bowl' => (string) $number], 'grams');
+        }
+        foreach (self::likeEachOther($step) as [$number, $meant, $taken]) {
+            $word = new Sentence('{taken} in place of {meant}', ['taken' => $taken[1], 'meant' => $meant]);
+            $choices[] = self::choice(SlipKind::Swapped, $word, ['bowl' => (string) $number, 'with' => $taken[0]]);
+        }
+        $early = self::bowlsOf($step);
+        foreach (\array_slice($early, 1) as [$number, $name]) {
+            $word = new Sentence('{what} went in first', ['what' => $name]);
+            $choices[] = self::choice(SlipKind::OutOfOrder, $word, ['bowl' => (string) $number, 'before' => (string) $early[0][0]]);
         }
         if (TargetKind::Stage === $step->step->work->target->kind || Process::Reduce === $step->step->process) {
             $choices[] = self::choice(SlipKind::WentPast, new Sentence('Went past its stage'), [], 'celsius');
@@ -63,16 +84,35 @@ final class SlipChoices
         return $choices;
     }
 
-    /** The number of a bowl in the recipe's document, from 1; null where another step or a vessel brings it. */
-    private static function take(PlannedStep $step, string $ingredient): ?int
+    /** @return list<array{int, string}> number and name of each bowl in order */
+    private static function bowlsOf(PlannedStep $step): array
     {
-        foreach ($step->step->takes as $take) {
-            if ($take->ingredient === $ingredient) {
-                return $take->place + 1;
+        $bowls = [];
+        foreach ($step->bowls as $bowl) {
+            $number = $bowl->reserve ? null : BowlNumber::of($step, $bowl);
+            if (null !== $number) {
+                $bowls[] = [$number, $bowl->ingredient->name];
             }
         }
 
-        return null;
+        return $bowls;
+    }
+
+    /** @return list<array{int, string, array{string, string}}> a bowl, what was meant, and what stands beside it in a like jar */
+    private static function likeEachOther(PlannedStep $step): array
+    {
+        $swaps = [];
+        foreach ($step->bowls as $bowl) {
+            $number = BowlNumber::of($step, $bowl);
+            if (null === $number) {
+                continue;
+            }
+            foreach (self::MISTAKEN[$bowl->ingredient->id] ?? [] as $id => $name) {
+                $swaps[] = [$number, $bowl->ingredient->name, [$id, $name]];
+            }
+        }
+
+        return $swaps;
     }
 
     /**

@@ -11,6 +11,7 @@ final readonly class LastLadle
     private const DIFFER = 0.5;
 
     /**
+     * @param int                     $served      guests so far
      * @param int                     $toCome      who have not eaten yet
      * @param float                   $left        grams or pieces
      * @param float                   $each        was taken a head so far
@@ -20,6 +21,7 @@ final readonly class LastLadle
      */
     private function __construct(
         public string $moment,
+        public int $served,
         public int $toCome,
         public float $left,
         public float $each,
@@ -53,6 +55,7 @@ final readonly class LastLadle
 
         return new self(
             $moment,
+            $served,
             $toCome,
             $left,
             $each,

@@ -10,6 +10,8 @@ final readonly class PortionNow
     /**
      * @param float          $planned for a grown-up, in grams or pieces
      * @param float          $each    the most that each could get of what there is
+     * @param float          $made    all its batches come to, in grams or whole pieces
+     * @param bool           $isReady all of it is cooked
      * @param LastLadle|null $ladle   once it is said how it goes at a sitting
      */
     public function __construct(
@@ -18,6 +20,8 @@ final readonly class PortionNow
         public float $planned,
         public float $each,
         public ?LastLadle $ladle,
+        public float $made = 0.0,
+        public bool $isReady = false,
     ) {
     }
 

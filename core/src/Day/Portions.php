@@ -50,7 +50,21 @@ final readonly class Portions
             $demand->portion->amount,
             max(0.0, $made - $demand->forOffering - $demand->forBoxes) / max(1e-9, $eaters),
             $this->ladle($planned, $made, $events),
+            $made,
+            $this->isReady($planned),
         );
+    }
+
+    private function isReady(PlannedDish $planned): bool
+    {
+        foreach ($this->plan->steps as $step) {
+            $isLast = $step->key->dish === $planned->dish->id && $step->step->id === $planned->dish->recipe->lastStep;
+            if ($isLast && StepState::Done !== $this->states->steps[$step->key->id()]->state) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What all its batches come to, in grams or whole pieces. */

@@ -30,6 +30,8 @@ final class Simulator
 {
     private readonly Fold $fold;
 
+    private readonly DayRules $rules;
+
     /** @var array<string, PlannedStep> by activity */
     private array $steps = [];
 
@@ -46,6 +48,7 @@ final class Simulator
         private readonly SlipRate $slips = SlipRate::None,
     ) {
         $this->fold = new Fold($feast, $kitchen, $larder, $plan);
+        $this->rules = new DayRules($plan);
         foreach ($plan->steps as $step) {
             $this->steps[$step->activity] = $step;
         }
@@ -155,7 +158,7 @@ final class Simulator
                 }
                 continue;
             }
-            array_push($violations, ...$this->faults($here, $starts, $ends, $said, $now, $run, $events));
+            array_push($violations, ...$this->rules->broken($here, $starts, $ends, $said, $now, $run, $events));
             $expected = $here->after->solution->activities ?: $placements;
             $told = $placements;
             $isPutInForce = null !== $here->proposal && !$here->proposal->waits;
@@ -175,7 +178,7 @@ final class Simulator
             $order = $isPutInForce ? new PlannedOrder($this->plan->problem, $this->plan->solution->placing($placements)) : $order;
         }
         if ($isReplanned) {
-            array_push($violations, ...$this->lost($events, $ends, $run));
+            array_push($violations, ...$this->rules->lost($events, $ends, $run));
         }
 
         return new SimulatedDay($ends, $events, $violations, $slipped);
@@ -301,54 +304,6 @@ final class Simulator
             ),
             $proposal->because->text(),
         );
-    }
-
-    /**
-     * @param array<string, int>  $starts
-     * @param array<string, int>  $ends
-     * @param array<string, true> $said   what is known to be over
-     * @param list<Event>         $events
-     *
-     * @return list<Violation>
-     */
-    private function faults(PlanFromHere $here, array $starts, array $ends, array $said, int $now, int $run, array $events): array
-    {
-        $faults = [];
-        $event = $events[\count($events) - 1]->id;
-        foreach ($here->after->solution->activities as $id => $placement) {
-            if (!isset($this->steps[$id])) {
-                continue;
-            }
-            if (isset($said[$id]) && [$placement->start, $placement->end] !== [$starts[$id], $ends[$id]]) {
-                $faults[] = new Violation("$id is done and moves", $run, $event);
-            } elseif (isset($starts[$id]) && $placement->start !== $starts[$id]) {
-                $faults[] = new Violation("$id runs and moves", $run, $event);
-            } elseif (!isset($starts[$id]) && $placement->start < $now && [] !== ($this->steps[$id]->people ?? [])) {
-                $faults[] = new Violation("$id is told to have begun", $run, $event);
-            }
-        }
-
-        return $faults;
-    }
-
-    /**
-     * @param list<Event>        $events
-     * @param array<string, int> $ends
-     *
-     * @return list<Violation> what was said and is not in the state at the end
-     */
-    private function lost(array $events, array $ends, int $run): array
-    {
-        $states = StepStates::of($this->plan, $events);
-        $lost = [];
-        foreach ($this->steps as $id => $step) {
-            $progress = $states->steps[$step->key->id()];
-            if (StepState::Done !== $progress->state || $progress->ended?->getTimestamp() !== $this->instant($ends[$id])->getTimestamp()) {
-                $lost[] = new Violation("$id was said to be done and is not", $run, null);
-            }
-        }
-
-        return $lost;
     }
 
     private function instant(int $minute): \DateTimeImmutable

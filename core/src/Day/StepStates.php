@@ -90,7 +90,10 @@ final readonly class StepStates
     private static function withWhatIsBefore(PlannedStep $step, array $steps, array $planned, StepsBefore $before): array
     {
         $at = $steps[$step->key->id()]->started;
-        foreach (null === $at ? [] : $before->all($step->key->id()) as $id) {
+        if (null === $at) {
+            return $steps;
+        }
+        foreach ($before->all($step->key->id()) as $id) {
             if (!$steps[$id]->state->isOver()) {
                 $began = $steps[$id]->started ?? self::began($planned[$id], $at, $steps, $planned);
                 $steps[$id] = new StepProgress(StepState::Done, min($began, $at), $at, 1.0, null, true);
