@@ -13,6 +13,7 @@ use FeastLadle\Day\DayState;
 use FeastLadle\Day\Event;
 use FeastLadle\Day\Happening\ReliefAsked;
 use FeastLadle\Day\Heard;
+use FeastLadle\Day\IdleHands;
 use FeastLadle\Day\StepNow;
 use FeastLadle\Day\StepState;
 use FeastLadle\Explaining\CarriedOver;
@@ -26,6 +27,7 @@ use FeastLadle\Recipe\Process;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
 use FeastLadle\Solving\PlannedStep;
+use FeastLadle\Vessel\Vessel;
 
 /**
  * What one person has before them: the step of now, what of theirs runs beside it, and the next.
@@ -45,6 +47,9 @@ final readonly class MyStep
     /** As the log has it when all that must stand ready does. */
     public const READY = 'ready';
 
+    /** Who has so long until the next step may do something for it. */
+    private const IDLE_MINUTES = 10;
+
     /** All of a person: not even a look elsewhere. */
     private const CLOSED_PERCENT = 100;
 
@@ -56,7 +61,8 @@ final readonly class MyStep
     }
 
     /** @return array{now: Mine|null, beside: list<Mine>, next: PlannedStep|null, rest: list<PlannedStep>,
-     *     left: int, asked: list<array{step: string, title: string, by: string}>} */
+     *     left: int, asked: list<array{step: string, title: string, by: string}>,
+     *     idle: list<array{step: PlannedStep, bowl: MeasuredBowl|null, number: int|null, vessel: Vessel|null}>} */
     public function of(OpenFeast $open, DayState $state, string $person): array
     {
         $from = [];
@@ -91,7 +97,18 @@ final readonly class MyStep
             'rest' => array_map(static fn (array $m): PlannedStep => $m[1], \array_slice($rest, 0, self::KEPT)),
             'left' => \count($mine),
             'asked' => self::asked($open, $state, $heard, $person),
+            'idle' => self::isIdle($cards[0] ?? null, $state)
+                ? (new IdleHands($open->kitchen))->of($state, $heard->ticked)
+                : [],
         ];
+    }
+
+    /** @param Mine|null $card */
+    private static function isIdle(?array $card, DayState $state): bool
+    {
+        $isRunning = StepState::Running->value === ($card['state'] ?? null);
+
+        return !$isRunning && (null === $card || $card['step']->start > $state->at->modify('+'.self::IDLE_MINUTES.' minutes'));
     }
 
     /** @return list<array{step: string, title: string, by: string}> spoons that this person was asked to take and has not */

@@ -13,10 +13,10 @@ use FeastLadle\Solving\PlannedStep;
 /**
  * The next hour and a half for the wall: a lane for each person and each fire, what runs with the minutes it still takes, what is coming.
  *
- * @phpstan-type Placed array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, state: string,
+ * @phpstan-type Placed array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, room: float, state: string,
  *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
  * @phpstan-type Bar array{id: string, title: string, letter: string, batch: int|null, y: float, h: float, titleY: float,
- *     timeY: float, x: float, w: float, state: string,
+ *     timeY: float, x: float, w: float, room: float, state: string,
  *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
  * @phpstan-type Lane array{id: string, name: string, kind: string, bars: list<Bar>, h: float}
  */
@@ -135,12 +135,19 @@ final class WallBoard
                 'row' => $row,
                 'x' => $left,
                 'w' => $width,
+                'room' => $width,
                 'state' => $step->progress->state->value,
                 'from' => $at->start,
                 'until' => $at->end,
                 'left' => $step->left?->likely,
                 'needed' => $at->step->work->attention->kind->value,
             ];
+        }
+
+        // Words may stand beyond a short bar as far as the next one.
+        foreach ($bars as $k => $bar) {
+            $next = array_filter($bars, static fn (array $b): bool => $b['row'] === $bar['row'] && $b['x'] > $bar['x']);
+            $bars[$k]['room'] = ([] === $next ? self::WIDTH : min(array_column($next, 'x')) - self::GAP) - $bar['x'];
         }
 
         return ['id' => $id, 'name' => $name, 'kind' => $kind, 'bars' => $bars, 'rows' => max(1, \count($ends))];

@@ -17,7 +17,11 @@ final readonly class Adjusting
     private const LOOSER = 0.05;
 
     /** From this share of water on it is ladled and can be loosened. */
-    private const LADLED = 0.3;
+    private const LADLED = 0.5;
+
+    /** Water, milk and the like: nearly all water, and as heavy as that. */
+    private const WATERY = 0.8;
+    private const POURS = 0.9;
 
     /** Mostly sugar. */
     private const SWEETENER = 0.6;
@@ -38,7 +42,7 @@ final readonly class Adjusting
         if (null !== $with && $sugar > 0) {
             $ways['sweeter'] = [$with, (self::SWEETER * $sugar) / $this->larder->get($with)->composition->sugar];
         }
-        $liquid = $this->heaviest($dish, fn (string $id): bool => $this->larder->get($id)->composition->water >= 0.8 && $this->isPoured($id));
+        $liquid = $this->heaviest($dish, $this->isLiquid(...));
         if (null !== $liquid && $dish->waterGrams($this->larder) / $dish->massGrams() >= self::LADLED) {
             $ways['looser'] = [$liquid, self::LOOSER * $dish->massGrams()];
         }
@@ -46,9 +50,11 @@ final readonly class Adjusting
         return $ways;
     }
 
-    private function isPoured(string $id): bool
+    private function isLiquid(string $id): bool
     {
-        return $this->larder->get($id)->weights->bulkDensity >= 0.9;
+        $thing = $this->larder->get($id);
+
+        return $thing->composition->water >= self::WATERY && $thing->weights->bulkDensity >= self::POURS;
     }
 
     /** @param \Closure(string): bool $is */

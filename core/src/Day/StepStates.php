@@ -96,7 +96,9 @@ final readonly class StepStates
         foreach ($before->all($step->key->id()) as $id) {
             if (!$steps[$id]->state->isOver()) {
                 $began = $steps[$id]->started ?? self::began($planned[$id], $at, $steps, $planned);
-                $steps[$id] = new StepProgress(StepState::Done, min($began, $at), $at, 1.0, null, true);
+                // What nobody stands at was over when it usually is, not when somebody came for it.
+                $until = [] === $planned[$id]->people ? $began->modify($planned[$id]->minutes().' minutes') : $at;
+                $steps[$id] = new StepProgress(StepState::Done, min($began, $at), min($until, $at), 1.0, null, true);
             }
         }
 
