@@ -95,6 +95,9 @@ export function day() {
                 speak(element.dataset.speech ?? '');
             }
         },
+        print() {
+            window.print();
+        },
         sound(event) {
             turn();
             this.tellSound(event.currentTarget);

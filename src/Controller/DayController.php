@@ -21,6 +21,7 @@ use FeastLadle\Day\DayState;
 use FeastLadle\Day\EventKind;
 use FeastLadle\Document\Fault;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\Plan;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\HeaderUtils;
@@ -54,7 +55,7 @@ final class DayController extends StationController
     }
 
     #[Route('/board', name: 'day_board', methods: ['GET'])]
-    public function board(int $id, LiveDay $live): Response
+    public function board(int $id, LiveDay $live, Larder $larder): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
@@ -62,6 +63,7 @@ final class DayController extends StationController
 
         return $this->screen('board', $open, $plan, $state, [
             'board' => null === $state ? null : WallBoard::of($open, $state),
+            'tasks' => null === $state ? [] : WallBoard::tasks($state, $larder),
         ]);
     }
 

@@ -17,6 +17,7 @@ use FeastLadle\Day\IdleHands;
 use FeastLadle\Day\StepNow;
 use FeastLadle\Day\StepState;
 use FeastLadle\Explaining\CarriedOver;
+use FeastLadle\Explaining\MeasuredSigns;
 use FeastLadle\Explaining\StopSign;
 use FeastLadle\Explaining\StopSigns;
 use FeastLadle\Larder\Larder;
@@ -28,6 +29,7 @@ use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Vessel\Vessel;
+use FeastLadle\Words\Sentence;
 
 /**
  * What one person has before them: the step of now, what of theirs runs beside it, and the next.
@@ -37,7 +39,7 @@ use FeastLadle\Vessel\Vessel;
  *     goesOn: int|null, cautions: list<Caution>, helpers: list<string>, isReady: bool, reliefAsked: Event|null,
  *     bowls: list<array{bowl: MeasuredBowl, number: int|null, parts: int, next: int, isIn: bool}>,
  *     marks: list<array{number: int, minute: int|null, at: \DateTimeImmutable|null, sign: string, do: string, isPassed: bool}>,
- *     othersFree: array<string, string>}
+ *     othersFree: array<string, string>, measured: list<Sentence>}
  */
 final readonly class MyStep
 {
@@ -160,6 +162,7 @@ final readonly class MyStep
             'signs' => $signs(CueKind::Done),
             'wrong' => $signs(CueKind::Wrong),
             'way' => $signs(CueKind::OnTheWay),
+            'measured' => (new MeasuredSigns($this->larder, $open->kitchen))->of($at),
             'stop' => $stop,
             'goesOn' => CarriedOver::seconds($at, $open->kitchen),
             'cautions' => (new Cautions($this->larder))->of(

@@ -8,6 +8,7 @@ use App\Service\OpenFeast;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\StepNow;
 use FeastLadle\Day\StepState;
+use FeastLadle\Larder\Larder;
 use FeastLadle\Solving\PlannedStep;
 
 /**
@@ -85,6 +86,25 @@ final class WallBoard
             'ticks' => $ticks,
             'now' => $x($state->at),
         ];
+    }
+
+    /** @return array<string, array{kind: string, at: \DateTimeImmutable, grams: float, thing: string}> what each held dish wants next */
+    public static function tasks(DayState $state, Larder $larder): array
+    {
+        $tasks = [];
+        foreach ($state->holds as $hold) {
+            $task = $hold->tasks[0] ?? null;
+            if (null !== $task) {
+                $tasks[$hold->held->last->planned->key->dish] = [
+                    'kind' => $task->kind->value,
+                    'at' => $state->plan->origin->modify('+'.(int) round(60 * $task->minute).' seconds'),
+                    'grams' => $task->grams ?? 0.0,
+                    'thing' => null === $task->ingredient ? '' : $larder->get($task->ingredient)->name,
+                ];
+            }
+        }
+
+        return $tasks;
     }
 
     /** @return list<array{StepNow, PlannedStep}> what is not over, each where it stands in the plan from here */

@@ -7,7 +7,7 @@ namespace FeastLadle\Day;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 
-/** What must hold in every minute of a simulated day: what is done stays, what runs stays, nobody is told to have begun, nothing is lost. */
+/** What must hold in every minute of a simulated day: what is done or runs stays, nobody is told to have begun, nothing is lost. */
 final class DayRules
 {
     /** @var array<string, PlannedStep> by activity */

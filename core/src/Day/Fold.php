@@ -60,7 +60,7 @@ final readonly class Fold
 
         return new DayState(
             $now,
-            $from,
+            $really->in($from),
             $this->steps($here, $now),
             $standing->vessels($here->events),
             $standing->holds(),
