@@ -15,6 +15,29 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => kitchen.end());
 
+test('when the offering can no longer be met, each mend that is offered was planned, and saves it', async ({ page }) => {
+    // The milk is not even warm at two: the offering is lost, and said to be.
+    kitchen.set(at('14:00'));
+    await page.goto(`${kitchen.base}/feasts/1/board`);
+    await expect(page.locator('[data-moment=offering]')).toContainText('late');
+    await page.goto(`${kitchen.base}/feasts/1/day/mends`);
+    const mend = page.locator('[data-mend=moment]').first();
+    await expect(mend).toBeVisible();
+    const left = await mend.locator('.quiet-word').textContent();
+    await mend.getByRole('button', { name: 'So be it' }).click();
+    await expect(page).toHaveURL(/board$/);
+    await expect(page.locator('[data-moment=offering]')).not.toContainText('18:00');
+    if (left === 'Then nothing is late.') {
+        await expect(page.locator('[data-moment=offering]')).not.toContainText('late');
+    }
+    const { events } = await (await page.request.get(`${kitchen.base}/feasts/1/day-log.json`)).json();
+    const moved = events.find((event) => event.kind === 'moment');
+    await page.goto(`${kitchen.base}/feasts/1/day/said`);
+    await page.locator(`[data-said="${moved.id}"]`).getByRole('button', { name: 'Take it back' }).click();
+    await expect(page.locator(`[data-said="${moved.id}"]`)).toHaveClass(/is-withdrawn/);
+    kitchen.set(at('11:15'));
+});
+
 /** A phone, and what was tapped on it. */
 class Phone {
     constructor(page, person, tapped) {
@@ -145,7 +168,7 @@ test('the home feast is cooked through on two phones', async ({ browser }) => {
     kitchen.set(Math.max(kitchen.seconds, moments.offering));
     const { events } = await (await asha.page.request.get('/feasts/1/day-log.json')).json();
     process.env.SHOW_DAY && console.log(events.map((e) => [e.at.slice(11, 16), e.kind, e.step ?? e.way ?? e.because ?? e.slip ?? '', e.by ?? ''].join(' ')).join('\n'));
-    const said = events.filter((event) => event.kind !== 'replanned').map((event) =>
+    const said = events.filter((event) => !['replanned', 'moment', 'withdrawn'].includes(event.kind)).map((event) =>
         [event.kind, ...(event.step && !['slipped'].includes(event.kind) ? [event.step] : []), event.by].filter(Boolean).join(' '));
     expect(said.sort()).toEqual(tapped.sort());
     const ready = (dish) => Math.max(...events.filter((e) => e.kind === 'done' && e.step.startsWith(`${dish}/`)).map((e) => Date.parse(e.at) / 1000));

@@ -42,7 +42,7 @@ final class DayController extends StationController
     private const MOST_BYTES = 300_000;
 
     /** Where something was said from a list, one goes on in it. */
-    private const LISTS = ['serving' => 'day_serving', 'changes' => 'day_changes'];
+    private const LISTS = ['board' => 'day_board', 'said' => 'day_said', 'serving' => 'day_serving', 'changes' => 'day_changes'];
 
     public function __construct(
         FeastDesk $desk,

@@ -62,6 +62,20 @@ final class DayListsController extends StationController
         ]);
     }
 
+    /** What would still save a moment. */
+    #[Route('/mends', name: 'day_mends', methods: ['GET'])]
+    public function mends(int $id): Response
+    {
+        $open = $this->desk->open($id);
+        $plan = $this->plans->plan($open);
+        $state = $this->live->state($open, $plan);
+
+        return $this->render('day/mends.html.twig', [
+            ...$this->screens->of($open, $plan, $state),
+            'mends' => null === $state ? [] : $this->live->mends($open, $plan),
+        ]);
+    }
+
     #[Route('/real', name: 'day_real', methods: ['GET'])]
     public function real(int $id): Response
     {

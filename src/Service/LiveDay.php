@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use FeastLadle\Day\DayLog;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\Event;
 use FeastLadle\Day\EventKind;
@@ -13,6 +14,8 @@ use FeastLadle\Day\Happening\StepNotDone;
 use FeastLadle\Day\Happening\StepStarted;
 use FeastLadle\Day\Heard;
 use FeastLadle\Day\Instants;
+use FeastLadle\Day\Mend;
+use FeastLadle\Day\Mends;
 use FeastLadle\Day\Proposal;
 use FeastLadle\Day\ProposedMove;
 use FeastLadle\Document\FaultyDocument;
@@ -67,18 +70,34 @@ final readonly class LiveDay
             return null;
         }
         $now = $this->clock->now();
-        $log = $this->day->log($open);
         try {
-            return (new Fold($open->feast, $open->kitchen, $this->larder, $plan))->state(
-                $log->with($this->begun($log->until($now), $plan, $now)),
-                $now,
-            );
+            return $this->fold($open, $plan)->state($this->log($open, $plan, $now), $now);
         } catch (FailedAudit $e) {
             // The board itself must be there for whoever cooks.
             $this->logger->error('The day of feast {feast} could not be told: {why}', ['feast' => $open->id(), 'why' => $e->getMessage()]);
 
             return null;
         }
+    }
+
+    /** @return list<Mend> what would still save a moment, planned from now */
+    public function mends(OpenFeast $open, Plan $plan): array
+    {
+        $now = $this->clock->now();
+
+        return (new Mends($open->feast, $open->kitchen, $this->fold($open, $plan)))->of($this->log($open, $plan, $now), $now);
+    }
+
+    private function fold(OpenFeast $open, Plan $plan): Fold
+    {
+        return new Fold($open->feast, $open->kitchen, $this->larder, $plan);
+    }
+
+    private function log(OpenFeast $open, Plan $plan, \DateTimeImmutable $now): DayLog
+    {
+        $log = $this->day->log($open);
+
+        return $log->with($this->begun($log->until($now), $plan, $now));
     }
 
     /** Puts what may change by itself in force: nobody's next ten minutes, no moment lost. */

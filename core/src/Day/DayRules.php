@@ -60,7 +60,8 @@ final class DayRules
         $lost = [];
         foreach ($this->steps as $id => $step) {
             $progress = $states->steps[$step->key->id()];
-            if (StepState::Done !== $progress->state || $progress->ended?->getTimestamp() !== $this->plan->origin->modify("+{$ends[$id]} minutes")->getTimestamp()) {
+            $end = $this->plan->origin->modify("+{$ends[$id]} minutes");
+            if (StepState::Done !== $progress->state || $progress->ended?->getTimestamp() !== $end->getTimestamp()) {
                 $lost[] = new Violation("$id was said to be done and is not", $run, null);
             }
         }

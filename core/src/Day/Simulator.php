@@ -265,7 +265,9 @@ final class Simulator
     /** @param list<Event> $events */
     private function timesAsLong(array $events, string $activity): float
     {
-        return WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events)->really->timesAsLong($this->steps[$activity]);
+        $taken = WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events);
+
+        return $taken->really->timesAsLong($this->steps[$activity]);
     }
 
     /** @param list<Event> $before */
