@@ -65,12 +65,14 @@ class Phone {
             const cards = [];
             if (main) {
                 const tap = form(document.querySelector('.my-foot .my-taps'));
-                cards.push({ step: main.dataset.step, kind: tap.elements.kind.value, time: Number(main.querySelector('[data-countdown]').dataset.countdown), place: '.my-taps' });
+                const time = Number(main.querySelector('[data-countdown]').dataset.countdown);
+                cards.push({ step: main.dataset.step, kind: tap.elements.kind.value, time, place: '.my-taps' });
             }
             for (const beside of document.querySelectorAll('[data-beside]')) {
                 const [from, until] = beside.querySelector('.time').textContent.match(/\d\d:\d\d/g);
                 const kind = form(beside).elements.kind.value;
-                cards.push({ step: beside.dataset.beside, kind, clock: kind === 'done' ? until : from, place: `[data-beside="${beside.dataset.beside}"]` });
+                const step = beside.dataset.beside;
+                cards.push({ step, kind, clock: kind === 'done' ? until : from, place: `[data-beside="${step}"]` });
             }
             const next = document.querySelector('.my-next .time')?.textContent;
             return { cards, next };
@@ -167,11 +169,11 @@ test('the home feast is cooked through on two phones', async ({ browser }) => {
 
     kitchen.set(Math.max(kitchen.seconds, moments.offering));
     const { events } = await (await asha.page.request.get('/feasts/1/day-log.json')).json();
-    process.env.SHOW_DAY && console.log(events.map((e) => [e.at.slice(11, 16), e.kind, e.step ?? e.way ?? e.because ?? e.slip ?? '', e.by ?? ''].join(' ')).join('\n'));
     const said = events.filter((event) => !['replanned', 'moment', 'withdrawn'].includes(event.kind)).map((event) =>
         [event.kind, ...(event.step && !['slipped'].includes(event.kind) ? [event.step] : []), event.by].filter(Boolean).join(' '));
     expect(said.sort()).toEqual(tapped.sort());
-    const ready = (dish) => Math.max(...events.filter((e) => e.kind === 'done' && e.step.startsWith(`${dish}/`)).map((e) => Date.parse(e.at) / 1000));
+    const done = (dish) => events.filter((e) => e.kind === 'done' && e.step.startsWith(`${dish}/`));
+    const ready = (dish) => Math.max(...done(dish).map((e) => Date.parse(e.at) / 1000));
     for (const dish of ['kesari', 'balls', 'barfi', 'basundi']) {
         expect(ready(dish), dish).toBeLessThanOrEqual(moments.offering);
     }

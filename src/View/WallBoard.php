@@ -14,8 +14,8 @@ use FeastLadle\Solving\PlannedStep;
 /**
  * The next hour and a half for the wall: a lane for each person and each fire, what runs with the minutes it still takes, what is coming.
  *
- * @phpstan-type Placed array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, room: float, state: string,
- *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
+ * @phpstan-type Placed array{id: string, title: string, letter: string, batch: int|null, row: int, x: float, w: float, room: float,
+ *     state: string, from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}
  * @phpstan-type Bar array{id: string, title: string, letter: string, batch: int|null, y: float, h: float, titleY: float,
  *     timeY: float, x: float, w: float, room: float, state: string,
  *     from: \DateTimeImmutable, until: \DateTimeImmutable, left: int|null, needed: string}

@@ -121,7 +121,10 @@ final readonly class Mends
             // A moment that would slip past midnight is another day's.
             if ($at->format('Y-m-d') === $moment->chance->moment->at->setTimezone($this->feast->timeZone)->format('Y-m-d')) {
                 $moves[] = [
-                    new Sentence('"{moment}" waits until {time}.', ['moment' => $moment->chance->moment->name, 'time' => $at->format('H:i')]),
+                    new Sentence('"{moment}" waits until {time}.', [
+                        'moment' => $moment->chance->moment->name,
+                        'time' => $at->format('H:i'),
+                    ]),
                     ['kind' => EventKind::Moment->value, 'moment' => $moment->chance->moment->id, 'time' => $at->format('H:i')],
                     new MomentChanged($moment->chance->moment->id, null, $at->format('H:i'), false, null, null, null, false),
                 ];

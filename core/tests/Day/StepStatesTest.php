@@ -100,11 +100,12 @@ final class StepStatesTest extends TestCase
         $dough = $this->planned('balls/1/dough');
         $events = $this->log([[$dough->end->modify('+30 minutes'), 'asha', 'done', 'balls/1/dough']])->until($dough->end->modify('+1 day'));
         $now = $dough->end->modify('+40 minutes');
-        $rest = StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), self::plan()->steps, $now, [])->steps['balls/1/rest'];
+        $waits = StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), self::plan()->steps, $now, []);
+        $rest = $waits->steps['balls/1/rest'];
         self::assertSame(StepState::Running, $rest->state);
         self::assertEquals($dough->end->modify('+30 minutes'), $rest->started, 'no sooner than the dough was there');
         self::assertTrue($rest->startedIsGuess);
-        self::assertSame(StepState::NotYet, StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), self::plan()->steps, $now, [])->steps['balls/1/shape']->state, 'this needs hands');
+        self::assertSame(StepState::NotYet, $waits->steps['balls/1/shape']->state, 'this needs hands');
         // It takes as long as it was told to, and is taken to be over then.
         $minutes = $this->planned('balls/1/rest')->minutes();
         $over = StepStates::of(self::plan(), $events)->withWhatWaits(self::plan(), self::plan()->steps, $now->modify('+1 hour'), []);
