@@ -183,3 +183,20 @@ test('bowls are ticked as they go in, less of one is said in grams, and what is 
     await open(page, '/feasts/1/board');
     await expect(page.locator('.lanes')).not.toContainText('Knead the milk-solids dough');
 });
+
+test('a phone whose clock is seven minutes fast says when it really was', async ({ page, context }) => {
+    const fast = await context.newPage();
+    await fast.clock.install({ time: Date.now() + 7 * 60_000 });
+    await open(fast, '/feasts/1/mine/asha');
+    const step = await tap(fast, 'started');
+    await expect.poll(() => said(page)).toEqual(['started']);
+    const { events } = await (await page.request.get('/feasts/1/day-log.json')).json();
+    expect(events[0].step).toBe(step);
+    expect(Math.abs(Date.parse(events[0].at) - Date.now())).toBeLessThan(20_000);
+    // Both see the same minutes left.
+    await open(page, '/feasts/1/mine/asha');
+    const left = async (of) => (await of.locator('.my-step .countdown b').textContent()).split(':').map(Number);
+    const [slow, quick] = [await left(page), await left(fast)];
+    expect(Math.abs(slow.at(-2) - quick.at(-2))).toBeLessThanOrEqual(1);
+    await fast.close();
+});

@@ -16,6 +16,7 @@ use FeastLadle\Day\ProposedMove;
 use FeastLadle\Day\SlipNow;
 use FeastLadle\Day\Slips\Added;
 use FeastLadle\Day\StepNow;
+use FeastLadle\Day\StepProgress;
 use FeastLadle\Day\VesselNow;
 use FeastLadle\Day\WayNow;
 use FeastLadle\Feast\Feast;
@@ -89,6 +90,12 @@ final readonly class DayStateJson
                     'why' => $s->answer->noWayBack?->text(),
                     'next' => ($s->ways[0] ?? null)?->way->does->text(),
                 ], array_values(array_filter($state->slips, static fn (SlipNow $s): bool => null !== $s->answer->noWayBack))),
+                'jobs' => array_map(static fn (string $activity, StepProgress $p): array => [
+                    'step' => 'job/'.substr((string) strrchr($activity, ':'), 1),
+                    'state' => $p->state->value,
+                    'started' => $instant($p->started),
+                    'ended' => $instant($p->ended),
+                ], array_keys($state->jobs), array_values($state->jobs)),
                 'withoutStep' => array_map(static fn (Event $e): string => $e->id, $state->withoutStep),
                 'stuck' => $state->stuck?->text(),
                 'fingerprint' => $fingerprint,

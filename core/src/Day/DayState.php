@@ -11,16 +11,17 @@ use FeastLadle\Words\Sentence;
 final readonly class DayState
 {
     /**
-     * @param Plan                      $plan           from here on, done steps where they really were
-     * @param list<StepNow>             $steps          in the order of the plan
-     * @param list<VesselNow>           $vessels        that something stands in
-     * @param list<HoldNow>             $holds
-     * @param list<MomentNow>           $moments
-     * @param list<Contradiction>       $contradictions
-     * @param list<Event>               $withoutStep
-     * @param Sentence|null             $stuck          why nothing was found that goes from here; the plan is the last one then
-     * @param list<SlipNow>             $slips          that nobody has answered
-     * @param array<string, PortionNow> $portions       what of each dish there is for each, by dish
+     * @param Plan                        $plan           from here on, done steps where they really were
+     * @param list<StepNow>               $steps          in the order of the plan
+     * @param list<VesselNow>             $vessels        that something stands in
+     * @param list<HoldNow>               $holds
+     * @param list<MomentNow>             $moments
+     * @param list<Contradiction>         $contradictions
+     * @param list<Event>                 $withoutStep
+     * @param Sentence|null               $stuck          why nothing was found that goes from here; the plan is the last one then
+     * @param list<SlipNow>               $slips          that nobody has answered
+     * @param array<string, StepProgress> $jobs           work that is no step, by activity
+     * @param array<string, PortionNow>   $portions       what of each dish there is for each, by dish
      */
     public function __construct(
         public \DateTimeImmutable $at,
@@ -35,6 +36,7 @@ final readonly class DayState
         public ?Sentence $stuck,
         public array $slips = [],
         public array $portions = [],
+        public array $jobs = [],
     ) {
     }
 }

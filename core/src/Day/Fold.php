@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
-use FeastLadle\Amounts\Quantities;
-use FeastLadle\Explaining\MomentChance;
-use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -17,7 +14,6 @@ use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
-use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\FailedAudit;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
@@ -26,8 +22,6 @@ use FeastLadle\Solving\Task;
 /** The day as a fold: the plan it began with, what was said since, and a minute give the state; no clock, nothing kept. */
 final readonly class Fold
 {
-    private const MOST_NAMED = 3;
-
     private Replanner $replanner;
 
     private Feast $feast;
@@ -64,13 +58,14 @@ final readonly class Fold
             $this->steps($here, $now),
             $standing->vessels($here->events),
             $standing->holds(),
-            $this->moments($feast, $from, $risk),
+            MomentsNow::of($feast, $this->plan, $from, $risk),
             $here->states->contradictions,
             $here->proposal,
             $here->states->withoutStep,
             $goes ? null : ($here->after->obstacles[0] ?? null)?->sentence,
             $this->slips($here, $log, $now),
             (new Portions($this->plan, $here->wishes, $really, $here->states))->now($here->events),
+            $here->states->jobs,
         );
     }
 
@@ -231,6 +226,17 @@ final readonly class Fold
             }
         }
 
+        foreach ($this->plan->jobs as $job) {
+            $progress = $states->jobs[$job->activity ?? ''] ?? StepProgress::notYet();
+            if (null !== $job->activity && $progress->state->isOver()) {
+                $done[$job->activity] = $progress;
+            } elseif (null !== $job->activity && null !== $progress->started) {
+                $gone = max(0.0, ($now->getTimestamp() - $progress->started->getTimestamp()) / 60);
+                $range = DurationRange::exactly($job->endMinute - $job->startMinute);
+                $running[$job->activity] = [$progress->started, Remaining::after($range, $gone)];
+            }
+        }
+
         return [$done, $running];
     }
 
@@ -305,43 +311,5 @@ final readonly class Fold
         }
 
         return $steps;
-    }
-
-    /** @return list<MomentNow> */
-    private function moments(Feast $feast, Plan $from, ?RiskReport $risk): array
-    {
-        $ids = [];
-        foreach ($this->plan->steps as $step) {
-            $ids[$step->activity] = $step->key;
-        }
-        $moments = [];
-        foreach (MomentChances::of($feast, $from, $risk)->moments as $chance) {
-            $late = array_map(
-                static fn (DishTiming $t): int => $t->due->getTimestamp() === $chance->moment->at->getTimestamp() ? $t->lateMinutes : 0,
-                array_values($from->timings),
-            );
-            $blamed = [];
-            foreach ($risk->blame ?? [] as $activity => $_) {
-                if (isset($ids[$activity]) && \in_array($ids[$activity]->dish, self::leadingTo($chance, $from->quantities), true)) {
-                    $blamed[] = $ids[$activity]->id();
-                }
-            }
-            $moments[] = new MomentNow($chance, max([0, ...$late]), \array_slice($blamed, 0, self::MOST_NAMED));
-        }
-
-        return $moments;
-    }
-
-    /** @return list<string> the sweet that makes a moment unsure, and the bases it takes from */
-    private static function leadingTo(MomentChance $chance, Quantities $quantities): array
-    {
-        $planned = $quantities->dishes[$chance->least ?? ''] ?? null;
-
-        return null === $planned
-            ? []
-            : [
-                $planned->dish->id,
-                ...array_map(static fn (string $slug): string => 'base-'.$slug, array_keys($planned->batchPlan->ledger->bases())),
-            ];
     }
 }

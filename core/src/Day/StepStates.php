@@ -21,9 +21,14 @@ final readonly class StepStates
      * @param array<string, StepProgress> $steps          of every step of the plan, by its id
      * @param list<Contradiction>         $contradictions
      * @param list<Event>                 $withoutStep    said of a step that the plan does not have
+     * @param array<string, StepProgress> $jobs           of work that is no step, as packing, by activity
      */
-    private function __construct(public array $steps, public array $contradictions, public array $withoutStep)
-    {
+    private function __construct(
+        public array $steps,
+        public array $contradictions,
+        public array $withoutStep,
+        public array $jobs = [],
+    ) {
     }
 
     /** @param list<Event> $events in order */
@@ -36,6 +41,8 @@ final readonly class StepStates
             $steps[$step->key->id()] = StepProgress::notYet();
         }
         $contradictions = $withoutStep = [];
+        $jobIds = self::jobIds($plan);
+        $jobs = [];
         foreach ($events as $event) {
             if ($event->what instanceof DishChanged && $event->what->givenUp) {
                 $steps = self::withoutDish($plan, $event, $event->what->dish, $steps);
@@ -44,6 +51,11 @@ final readonly class StepStates
                 continue;
             }
             $id = $event->what->step();
+            if (isset($jobIds[$id])) {
+                [$activity, $minutes] = $jobIds[$id];
+                $jobs[$activity] = self::job($jobs[$activity] ?? StepProgress::notYet(), $event, $minutes);
+                continue;
+            }
             $was = $steps[$id] ?? null;
             if (null === $was) {
                 $withoutStep[] = $event;
@@ -76,7 +88,41 @@ final readonly class StepStates
             }
         }
 
-        return new self($steps, $contradictions, $withoutStep);
+        return new self($steps, $contradictions, $withoutStep, $jobs);
+    }
+
+    /** @return array<string, array{string, int}> activity and minutes of each piece of work that is planned and no step, by what the log calls it */
+    private static function jobIds(Plan $plan): array
+    {
+        $ids = [];
+        foreach ($plan->jobs as $k => $job) {
+            if (null !== $job->activity) {
+                $of = [$job->activity, $job->endMinute - $job->startMinute];
+                // By its own name, or as the plan document numbers it.
+                $ids['job/'.substr((string) strrchr($job->activity, ':'), 1)] = $of;
+                $ids['job/job-'.($k + 1)] = $of;
+            }
+        }
+
+        return $ids;
+    }
+
+    private static function job(StepProgress $was, Event $event, int $minutes): StepProgress
+    {
+        return match (true) {
+            $event->what instanceof StepStarted => $was->state->isOver() ? $was : $was->begun($event->at),
+            $event->what instanceof StepDone => new StepProgress(
+                StepState::Done,
+                $was->started ?? $event->at->modify("-$minutes minutes"),
+                $event->at,
+                1.0,
+                $event,
+                null === $was->started,
+            ),
+            $event->what instanceof StepNotDone => StepProgress::notYet(),
+            $event->what instanceof StepGivenUp => new StepProgress(StepState::GivenUp, $was->started, $event->at, 0.0, $event),
+            default => $was,
+        };
     }
 
     /**
@@ -144,7 +190,7 @@ final readonly class StepStates
             }
         }
 
-        return new self($steps, $this->contradictions, $this->withoutStep);
+        return new self($steps, $this->contradictions, $this->withoutStep, $this->jobs);
     }
 
     /**

@@ -177,6 +177,7 @@ final readonly class PlanTeller
                     array_merge(...$placement->uses),
                     null,
                     true,
+                    Packing::BOX.$box->id,
                 );
             }
         }

@@ -8,8 +8,9 @@ namespace FeastLadle\Solving;
 final readonly class PlannedJob
 {
     /**
-     * @param list<string> $people  person ids
-     * @param bool         $planned whether the planner placed it; otherwise it stands where it was entered
+     * @param list<string> $people   person ids
+     * @param string|null  $activity its id in the schedule problem; null where it stands where it was entered
+     * @param bool         $planned  whether the planner placed it; otherwise it stands where it was entered
      */
     public function __construct(
         public string $name,
@@ -20,6 +21,7 @@ final readonly class PlannedJob
         public array $people,
         public ?string $burner,
         public bool $planned,
+        public ?string $activity = null,
     ) {
     }
 }

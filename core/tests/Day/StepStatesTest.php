@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Day;
 
 use FeastLadle\Day\DayLog;
+use FeastLadle\Day\Fold;
 use FeastLadle\Day\LogReader;
 use FeastLadle\Day\StepState;
 use FeastLadle\Day\StepStates;
@@ -73,6 +74,33 @@ final class StepStatesTest extends TestCase
             [$reduce->end->modify('+20 minutes'), 'asha', 'done', 'basundi/1/reduce'],
         ])->until($reduce->end->modify('+1 day')));
         self::assertEquals($reduce->start->modify('+15 minutes'), $states->steps['basundi/1/reduce']->started);
+    }
+
+    public function testWorkThatIsNoStepIsHeardOfToo(): void
+    {
+        $feast = Shipped::templeFeast();
+        $plan = (new FeastPlanner(Shipped::larder()))->plan($feast, Shipped::temple());
+        $job = array_values(array_filter($plan->jobs, static fn ($j): bool => null !== $j->activity))[0];
+        $box = $feast->boxes[0]->id;
+        $at = $job->start->modify('+4 minutes');
+        $event = static fn (string $id, \DateTimeImmutable $at, string $kind): array => [
+            'id' => $id, 'at' => $at->format('c'), 'kind' => $kind, 'step' => "job/$box",
+        ];
+        $cooked = [];
+        foreach ($plan->steps as $k => $step) {
+            $cooked[] = ['id' => "s$k", 'at' => $step->start->format('c'), 'kind' => 'started', 'step' => $step->key->id()];
+            $cooked[] = ['id' => "t$k", 'at' => $step->end->format('c'), 'kind' => 'done', 'step' => $step->key->id()];
+        }
+        $log = (new LogReader($feast, Shipped::temple(), Shipped::larder()))->read(json_encode([
+            'format' => 'feast-ladle/day-log', 'version' => 1,
+            'events' => [...$cooked, $event('a', $job->start, 'started'), $event('b', $at, 'done')],
+        ], \JSON_THROW_ON_ERROR));
+        $states = StepStates::of($plan, $log->until($at));
+        self::assertSame([], $states->withoutStep);
+        $state = (new Fold($feast, Shipped::temple(), Shipped::larder(), $plan))->state($log, $at);
+        self::assertSame(StepState::Done, $state->jobs[(string) $job->activity]->state);
+        $packed = array_values(array_filter($state->plan->jobs, static fn ($j): bool => $j->activity === $job->activity))[0];
+        self::assertEquals($at, $packed->end, 'it was done when it was said, and stays there');
     }
 
     public function testWhoBeginsAStepHasDoneWhatIsBeforeIt(): void
