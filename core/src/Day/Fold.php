@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Day;
 
+use FeastLadle\Explaining\MomentChance;
+use FeastLadle\Explaining\MomentChances;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
@@ -22,6 +24,9 @@ use FeastLadle\Solving\Task;
 /** The day as a fold: the plan it began with, what was said since, and a minute give the state; no clock, nothing kept. */
 final readonly class Fold
 {
+    /** Minutes beyond what can be borne at which no moment is worth the wait. */
+    private const FAR_BEYOND = 30;
+
     private Replanner $replanner;
 
     private Feast $feast;
@@ -107,7 +112,7 @@ final readonly class Fold
             $longer->lasts,
         );
         $goes = SolutionStatus::Feasible === $after->solution->status;
-        $waits = $waits || ($goes && $this->isAsGoodInTurn($model, $longer->in($inForce), $after, $done, $running, $now));
+        $waits = $waits || ($goes && $this->isAsGoodInTurn($wishes->feast, $model, $longer->in($inForce), $after, $done, $running, $now));
 
         return new PlanFromHere(
             $events,
@@ -128,6 +133,7 @@ final readonly class Fold
      * @param array<string, array{\DateTimeImmutable, Remaining}> $running
      */
     private function isAsGoodInTurn(
+        Feast $feast,
         ScheduleModel $model,
         Solution $inForce,
         Plan $after,
@@ -147,8 +153,31 @@ final readonly class Fold
             $this->plan->margins,
         );
 
-        return $inTurn->beyond <= 0
-            && $inTurn->late <= InTurn::lateness($model->problem, $after->solution, $this->plan->margins);
+        if ($inTurn->beyond <= 0 && $inTurn->late <= InTurn::lateness($model->problem, $after->solution, $this->plan->margins)) {
+            return true;
+        }
+        if ($inTurn->beyond > self::FAR_BEYOND) {
+            return false;
+        }
+        // By the likely minutes it is better otherwise: is it, in many futures?
+        $chance = static fn (Solution $of): float => self::meanChance($feast, $after, Futures::of(
+            $after,
+            $from,
+            self::minutes($done, $model, $now),
+            array_map(static fn (array $r): array => [$minute($r[0]), $r[1]], $running),
+            1,
+            $model->problem,
+            $of,
+        ));
+
+        return $chance($after->solution->placing($inTurn->placements)) > $chance($after->solution);
+    }
+
+    private static function meanChance(Feast $feast, Plan $plan, RiskReport $risk): float
+    {
+        $chances = array_map(static fn (MomentChance $c): float => $c->chance ?? 1.0, MomentChances::of($feast, $plan, $risk)->moments);
+
+        return array_sum($chances) / max(1, \count($chances));
     }
 
     /** @return list<SlipNow> what went wrong and waits for an answer, each way planned from here */

@@ -8,8 +8,10 @@ use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Placement;
+use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\RiskReport;
+use FeastLadle\Schedule\Solution;
 use FeastLadle\Solving\Plan;
 
 /** Futures drawn from this minute on: what is done stays as it was, what runs lasts as long as is left of it, turns are kept. */
@@ -22,11 +24,19 @@ final class Futures
      * @param array<string, array{int, int}>       $done    start and end, by activity
      * @param array<string, array{int, Remaining}> $running start, and what is left, by activity
      */
-    public static function of(Plan $plan, int $now, array $done, array $running, int $seed = 1): RiskReport
-    {
-        $problem = $plan->problem;
+    public static function of(
+        Plan $plan,
+        int $now,
+        array $done,
+        array $running,
+        int $seed = 1,
+        ?Problem $problem = null,
+        ?Solution $solution = null,
+    ): RiskReport {
+        $problem ??= $plan->problem;
+        $solution ??= $plan->solution;
         $activities = $problem->activities;
-        $placements = $plan->solution->activities;
+        $placements = $solution->activities;
         foreach ($done as $id => [$start, $end]) {
             $activities[$id] = new Activity($id, DurationRange::exactly($end - $start), [], $start, $end, $activities[$id]->due);
             $placements[$id] = new Placement($start, $end, []);
@@ -44,7 +54,7 @@ final class Futures
 
         return Risk::of(
             $problem->with(activities: $activities, links: $links),
-            $plan->solution->placing($placements),
+            $solution->placing($placements),
             self::RUNS,
             $seed,
             $plan->margins,

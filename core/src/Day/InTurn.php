@@ -22,7 +22,8 @@ final readonly class InTurn
      * @param int   $late   minutes by which what is due comes late, all together
      * @param float $beyond minutes by which a wait is longer than can be borne
      */
-    private function __construct(public int $late, public float $beyond)
+    /** @param array<string, Placement> $placements where everything comes to stand, by activity */
+    private function __construct(public int $late, public float $beyond, public array $placements)
     {
     }
 
@@ -67,6 +68,7 @@ final readonly class InTurn
             }
             $starts[$id] = $order->whenTheyAreThere($id, $start);
             $ends[$id] = $starts[$id] + $length;
+            $placements[$id] = new Placement($starts[$id], $ends[$id], $placements[$id]->uses);
         }
         $late = 0;
         $beyond = 0.0;
@@ -84,7 +86,7 @@ final readonly class InTurn
             }
         }
 
-        return new self($late, $beyond);
+        return new self($late, $beyond, $placements);
     }
 
     /** Minutes that a wait may be too long before everything is told anew: more where much is kept long anyway. */

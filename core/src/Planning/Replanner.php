@@ -92,6 +92,10 @@ final readonly class Replanner
         Solve::audit($replan->problem, $solution);
         $plan = $this->solve->tell($task, $model, $replan->whole($solution));
         if (null === $stands && $plan->isOnTime()) {
+            // What the solver has put off without need goes back to where everybody knows it.
+            $near = NearTiming::of($replan->problem, $solution, $replan->near);
+            $solution = null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : $solution;
+            $plan = $this->solve->tell($task, $model, $replan->whole($solution));
             $roomy = $this->withRoom($task->feast, $plan, $replan->problem, $solution, $seed);
             $plan = $roomy === $solution ? $plan : $this->solve->tell($task, $model, $replan->whole($roomy));
         }

@@ -10,12 +10,22 @@ namespace FeastLadle\Schedule;
  */
 final class NearTiming
 {
-    /** @return Solution|null null where these turns can't be kept, or something due would be late by them */
-    public static function of(Problem $problem, Solution $planned): ?Solution
+    /**
+     * @param Solution      $planned whose turns are kept
+     * @param Solution|null $former  to whose times it comes as near as it can; the planned ones unless said
+     *
+     * @return Solution|null null where these turns can't be kept, or something due would be late by them
+     */
+    public static function of(Problem $problem, Solution $planned, ?Solution $former = null): ?Solution
     {
         $network = new Network($problem);
         $told = SolutionTimeline::of($network, $planned);
-        $sequences = Sequences::of(new Uses($network, TimingModel::near($network, $told->start)), $told);
+        $near = $told->start;
+        foreach ($network->ids as $i => $id) {
+            $was = $former->activities[$id] ?? null;
+            $near[$i] = null === $was ? $near[$i] : max($problem->activities[$id]->earliestStart, $was->start);
+        }
+        $sequences = Sequences::of(new Uses($network, TimingModel::near($network, $near)), $told);
         if (!$sequences->settle()) {
             return null;
         }
