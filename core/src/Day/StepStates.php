@@ -91,7 +91,7 @@ final readonly class StepStates
         return new self($steps, $contradictions, $withoutStep, $jobs);
     }
 
-    /** @return array<string, array{string, int}> activity and minutes of each piece of work that is planned and no step, by what the log calls it */
+    /** @return array<string, array{string, int}> activity and minutes of planned work that is no step, by what the log calls it */
     private static function jobIds(Plan $plan): array
     {
         $ids = [];
