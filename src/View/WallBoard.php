@@ -40,6 +40,9 @@ final class WallBoard
     private const ROW = 58;
     private const ROOMY_ROW = 78;
     private const FEW_ROWS = 6;
+
+    /** So many of what comes after have room below. */
+    private const LATER = 6;
     private const GAP = 4;
 
     /** Where the two lines of a bar stand, as shares of its row. */
@@ -47,7 +50,8 @@ final class WallBoard
     private const TIME = 0.8;
 
     /**
-     * @return array{isRoomy: bool, lanes: list<Lane>, ticks: list<array{x: float, at: \DateTimeImmutable}>, now: float}
+     * @return array{isRoomy: bool, lanes: list<Lane>, ticks: list<array{x: float, at: \DateTimeImmutable}>, now: float,
+     *     later: list<array{at: \DateTimeImmutable, letter: string, title: string, people: string}>}
      */
     public static function of(OpenFeast $open, DayState $state): array
     {
@@ -85,7 +89,26 @@ final class WallBoard
             'lanes' => array_map(static fn (array $l): array => self::high($l, $isRoomy ? self::ROOMY_ROW : self::ROW), $lanes),
             'ticks' => $ticks,
             'now' => $x($state->at),
+            'later' => $isRoomy ? self::later($open, $steps, $from->modify('+'.self::SHOWN.' minutes')) : [],
         ];
+    }
+
+    /**
+     * @param list<array{StepNow, PlannedStep}> $steps
+     *
+     * @return list<array{at: \DateTimeImmutable, letter: string, title: string, people: string}> what comes after what is shown
+     */
+    private static function later(OpenFeast $open, array $steps, \DateTimeImmutable $from): array
+    {
+        $later = array_filter($steps, static fn (array $s): bool => $s[1]->start >= $from && [] !== $s[1]->people);
+        usort($later, static fn (array $a, array $b): int => $a[1]->start <=> $b[1]->start);
+
+        return array_map(static fn (array $s): array => [
+            'at' => $s[1]->start,
+            'letter' => $s[1]->dish->dish->letter,
+            'title' => $s[1]->step->title,
+            'people' => implode(', ', array_map(static fn (string $p): string => $open->kitchen->people[$p]->name ?? $p, $s[1]->people)),
+        ], \array_slice($later, 0, self::LATER));
     }
 
     /** @return array<string, array{kind: string, at: \DateTimeImmutable, grams: float, thing: string}> what each held dish wants next */
