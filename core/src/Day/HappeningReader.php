@@ -135,7 +135,7 @@ final readonly class HappeningReader
                 $this->of->vessel($node, false),
                 $this->of->ingredient($node, 'ingredient'),
                 $this->of->grams($node),
-                $node->has('measure') ? $node->at('measure')->string() : null,
+                $this->measure($node),
                 $this->of->number($node, 'celsius', self::COLDEST, self::HOTTEST),
             ),
             EventKind::Answered => new Answered(
@@ -175,6 +175,19 @@ final readonly class HappeningReader
             $this->of->vessel($node, false),
             $node->at('becomes')->enum(LeftoverFate::class),
         );
+    }
+
+    private function measure(Node $node): ?string
+    {
+        if (!$node->has('measure')) {
+            return null;
+        }
+        $told = $node->at('measure')->string(null, 40);
+        if (null === SpokenMeasure::ml($told, $this->kitchen)) {
+            $node->at('measure')->fault('"{given}" is no measure: say spoons, ladles, cups or a dash.', ['given' => $told]);
+        }
+
+        return $told;
     }
 
     private function slip(Node $node): Slipped

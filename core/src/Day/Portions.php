@@ -7,6 +7,7 @@ namespace FeastLadle\Day;
 use FeastLadle\Amounts\BatchFlow;
 use FeastLadle\Amounts\DemandCurve;
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Day\Happening\DishChanged;
 use FeastLadle\Day\Happening\Eaten;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Portion\Group;
@@ -43,11 +44,17 @@ final readonly class Portions
         $demand = $planned->demand;
         $eaters = $demand->uptake * array_sum(array_map(static fn (Group $g): float => $g->count * $g->appetite, $this->wishes->groups));
         $made = $this->made($planned);
+        $wished = $demand->portion->amount;
+        foreach ($events as $event) {
+            if ($event->what instanceof DishChanged && $event->what->dish === $planned->dish->id) {
+                $wished = $event->what->portion ?? $wished;
+            }
+        }
 
         return new PortionNow(
             $planned->dish->id,
             $demand->portion->countsPieces,
-            $demand->portion->amount,
+            $wished,
             max(0.0, $made - $demand->forOffering - $demand->forBoxes) / max(1e-9, $eaters),
             $this->ladle($planned, $made, $events),
             $made,

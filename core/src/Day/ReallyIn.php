@@ -64,8 +64,11 @@ final class ReallyIn
         $what = $event->what;
         if ($what instanceof Corrected) {
             $step = $this->last[$what->vessel ?? ''] ?? $this->last[$what->dish ?? ''] ?? null;
-            if (null !== $step && null !== $what->ingredient && null !== $what->grams) {
-                $this->say($step, $event->id, Really::asPlanned()->plus($what->ingredient, $what->grams / $this->share($step)));
+            $grams = null === $what->ingredient ? null : $what->grams ?? (null === $what->measure
+                ? null
+                : SpokenMeasure::grams($what->measure, $this->larder->get($what->ingredient), $this->kitchen));
+            if (null !== $step && null !== $what->ingredient && null !== $grams) {
+                $this->say($step, $event->id, Really::asPlanned()->plus($what->ingredient, $grams / $this->share($step)));
             }
 
             return;

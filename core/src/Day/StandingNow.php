@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Day;
 
 use FeastLadle\Day\Happening\Eaten;
+use FeastLadle\Day\Happening\Leftover;
+use FeastLadle\Day\Happening\LeftoverFate;
 use FeastLadle\Day\Happening\Moved;
 use FeastLadle\Day\Happening\VesselRead;
 use FeastLadle\Feast\Feast;
@@ -90,8 +92,9 @@ final readonly class StandingNow
         }
         $vessels = [];
         foreach ($found as $id => $each) {
-            $vessels[] = $this->vessel((string) $id, $each, $events);
+            $vessels[(string) $id] = $this->vessel((string) $id, $each, $events);
         }
+        $vessels = array_values(array_filter($this->poured($vessels, $found, $events)));
         usort($vessels, static fn (VesselNow $a, VesselNow $b): int => $a->vessel->id <=> $b->vessel->id);
 
         return $vessels;
@@ -172,7 +175,7 @@ final readonly class StandingNow
             if ($event->what instanceof Eaten && $event->what->vessel === $id) {
                 $contents = $event->what->refilled ? $whole : $contents->share(1 - ($event->what->share ?? 0.0));
             }
-            if ($event->what instanceof Moved && $event->what->vessel === $id) {
+            if ($event->what instanceof Moved && self::isOf($event->what, $id, $each) && !$this->isPoured($event->what)) {
                 $where = $event->what->to ?? $where;
                 $flame = $event->what->flame ?? $flame;
                 $lid = $event->what->lid ?? $lid;
@@ -184,6 +187,61 @@ final readonly class StandingNow
         );
 
         return new VesselNow($this->kitchen->vessels[$id], array_values(array_unique($holds)), $contents, $where, $flame, $lid);
+    }
+
+    /**
+     * What was poured from one vessel into another, and what was thrown away, since it stood there.
+     *
+     * @param array<string, VesselNow>                                                          $vessels by id
+     * @param array<string, list<array{string, Contents, StandingStep, Waiting|HeldDish|null}>> $found
+     * @param list<Event>                                                                       $events
+     *
+     * @return array<string, VesselNow|null> null where nothing is left
+     */
+    private function poured(array $vessels, array $found, array $events): array
+    {
+        foreach ($events as $event) {
+            $what = $event->what;
+            foreach ($found as $id => $each) {
+                $id = (string) $id;
+                $from = $vessels[$id] ?? null;
+                [, , $step, $kept] = $each[0];
+                if (null === $from || $event->at < (null === $kept ? $step->planned->start : $step->planned->end)) {
+                    continue;
+                }
+                if ($what instanceof Leftover && LeftoverFate::Thrown === $what->becomes && $what->vessel === $id) {
+                    $vessels[$id] = null;
+                }
+                if ($what instanceof Moved && self::isOf($what, $id, $each) && $this->isPoured($what) && $what->to !== $id) {
+                    $part = $from->contents->share($what->share);
+                    $into = $vessels[$what->to] ?? null;
+                    $vessels[$what->to] = new VesselNow(
+                        $this->kitchen->vessels[$what->to],
+                        array_values(array_unique([...($into->holds ?? []), ...$from->holds])),
+                        null === $into ? $part : $into->contents->plus($part, $this->larder),
+                        $into->where ?? 'room',
+                        $into?->flame,
+                        $what->lid ?? $into->lid ?? 'off',
+                    );
+                    $vessels[$id] = $what->share >= 1
+                        ? null
+                        : $from->holding($from->contents->share(1 - $what->share));
+                }
+            }
+        }
+
+        return $vessels;
+    }
+
+    private function isPoured(Moved $moved): bool
+    {
+        return isset($this->kitchen->vessels[$moved->to ?? '']);
+    }
+
+    /** @param list<array{string, Contents, StandingStep, Waiting|HeldDish|null}> $each */
+    private static function isOf(Moved $moved, string $id, array $each): bool
+    {
+        return $moved->vessel === $id || (null !== $moved->dish && str_starts_with($each[0][0], $moved->dish.'/'));
     }
 
     /** @param non-empty-list<Reading> $readings */

@@ -23,4 +23,9 @@ final readonly class VesselNow
         public string $lid,
     ) {
     }
+
+    public function holding(Contents $contents): self
+    {
+        return new self($this->vessel, $this->holds, $contents, $this->where, $this->flame, $this->lid);
+    }
 }

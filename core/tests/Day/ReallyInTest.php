@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Day;
 
 use FeastLadle\Day\DayState;
+use FeastLadle\Day\SpokenMeasure;
 use FeastLadle\Day\StepState;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Solving\PlannedStep;
@@ -156,6 +157,31 @@ final class ReallyInTest extends TestCase
         };
         $loosened = $this->state([[$time, 'corrected', ['dish' => 'basundi', 'ingredient' => 'milk', 'grams' => 200]]], $time, $said);
         self::assertEqualsWithDelta(200, $of($loosened)->massGrams() - $of($this->state([], $time, $said))->massGrams(), 0.1);
+    }
+
+    public function testSpoonsAndLadlesAreGramsOfThatThing(): void
+    {
+        $kitchen = Shipped::kitchen();
+        $milk = Shipped::larder()->get('milk');
+        self::assertEqualsWithDelta(30 * $milk->weights->bulkDensity, SpokenMeasure::grams('2 spoons', $milk, $kitchen), 0.01);
+        self::assertEqualsWithDelta(120 * $milk->weights->bulkDensity, SpokenMeasure::grams('a ladle', $milk, $kitchen), 0.01);
+        self::assertEqualsWithDelta(60 * $milk->weights->bulkDensity, SpokenMeasure::grams('half a ladle', $milk, $kitchen), 0.01);
+        self::assertEqualsWithDelta($kitchen->measures->cupMl * 1.5, SpokenMeasure::ml('1.5 cups', $kitchen), 0.01);
+        self::assertGreaterThan(0, SpokenMeasure::ml('dash', $kitchen));
+        self::assertNull(SpokenMeasure::ml('a bucket', $kitchen));
+        self::assertNull(SpokenMeasure::ml('', $kitchen));
+    }
+
+    public function testWhatIsPouredIntoAnotherVesselStandsThere(): void
+    {
+        $time = $this->after('sweeten');
+        $said = $this->saidAsPlanned($time);
+        $all = self::vessel($this->state([], $time, $said), self::POT)->contents->massGrams();
+        $half = $this->state([[$time, 'moved', ['vessel' => self::POT, 'to' => 'broad-pot', 'share' => 0.5]]], $time, $said);
+        self::assertEqualsWithDelta($all / 2, self::vessel($half, self::POT)->contents->massGrams(), 0.1);
+        self::assertContains('basundi/1', self::vessel($half, 'broad-pot')->holds);
+        $thrown = $this->state([[$time, 'leftover', ['vessel' => self::POT, 'becomes' => 'thrown']]], $time, $said);
+        self::assertNotContains(self::POT, array_map(static fn ($v): string => $v->vessel->id, $thrown->vessels));
     }
 
     public function testWhatIsTakenBackNeverWas(): void
