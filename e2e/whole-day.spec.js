@@ -16,7 +16,9 @@ test.beforeAll(async () => {
 test.afterAll(() => kitchen.end());
 
 test('when the offering can no longer be met, each mend that is offered was planned, and saves it', async ({ page }) => {
-    // The milk is not even warm at two: the offering is lost, and said to be.
+    // Planned in the morning; at two the milk is not even warm: the offering is lost, and said to be.
+    await page.goto(`${kitchen.base}/feasts/1/board`);
+    await expect(page.locator('.lanes')).toBeVisible();
     kitchen.set(at('14:00'));
     await page.goto(`${kitchen.base}/feasts/1/board`);
     await expect(page.locator('[data-moment=offering]')).toContainText('late');
@@ -198,6 +200,9 @@ async function serving(page) {
     await tray.getByRole('button', { name: 'three quarters' }).click();
     await expect(tray.locator('.last-ladle')).toContainText('14 still to come');
     expect(Number(await tray.locator('.last-ladle').getAttribute('data-chance'))).toBeLessThan(20);
+    await page.goto('/feasts/1/run-sheet');
+    await expect(page.locator('[data-now-line]')).toHaveCount(1);
+    await expect(page.locator('[data-today]')).toBeVisible();
     await page.goto('/feasts/1/day/real');
     const row = page.locator('[data-real="basundi/1/boil"]');
     await expect(row).toContainText('11:19');

@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use App\Form\HandsType;
 use App\Service\ChangedMeanwhile;
+use App\Service\LiveDay;
 use App\Service\OpenFeast;
 use App\View\RunSheetChart;
 use App\View\RunSheetSide;
@@ -37,7 +38,7 @@ final class RunSheetController extends StationController
     }
 
     #[Route('/feasts/{id}/run-sheet', name: 'run_sheet', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['GET', 'POST'])]
-    public function runSheet(int $id, Request $request, RunSheetChart $chart): Response
+    public function runSheet(int $id, Request $request, RunSheetChart $chart, LiveDay $live): Response
     {
         $open = $this->desk->open($id);
         $people = [];
@@ -75,10 +76,15 @@ final class RunSheetController extends StationController
         $side = RunSheetSide::tryFrom($request->query->getString('by')) ?? RunSheetSide::All;
         $places = static fn (): array => StepPlaces::of($plan, $open->kitchen);
         $moments = $this->plans->moments($open, $plan);
+        // On the day the sheet is the plan from here, done steps where they really were.
+        $state = $live->state($open, $plan);
+        $today = null === $state ? null : $this->renderView('_partials/run_chart.html.twig', [
+            'chart' => $chart->draw($state->plan, $open, $side, $places(), $state->at),
+        ]);
 
         return $this->station('run_sheet', $open, $plan, [
             'form' => $form,
-            'chart' => $this->keptPart(
+            'chart' => $today ?? $this->keptPart(
                 $open,
                 $plan,
                 '_partials/run_chart.html.twig',
@@ -93,6 +99,7 @@ final class RunSheetController extends StationController
                 'cuts' => (new CutTimes($this->larder))->ofPlan($p, $open->kitchen),
                 'date' => $open->feast->firstMoment()->at->setTimezone($open->feast->timeZone)->format('Y-m-d'),
             ]),
+            'isToday' => null !== $state,
             'of100' => $moments->of100(),
             'short' => $plan->isOnTime() && $moments->shortfall() > 0,
             'side' => $side,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
+use App\Service\LiveDay;
 use App\View\LoadDrawing;
 use App\View\StepPage;
 use App\View\StoveFrames;
@@ -16,13 +17,16 @@ final class StoveController extends StationController
     private const ID = ['id' => '[1-9]\d{0,8}'];
 
     #[Route('/feasts/{id}/stove', name: 'stove', requirements: self::ID, methods: ['GET'])]
-    public function stove(int $id, StoveFrames $frames, LoadDrawing $load): Response
+    public function stove(int $id, StoveFrames $frames, LoadDrawing $load, LiveDay $live): Response
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
 
+        // On the day it opens at this minute, with what is done where it really was.
+        $state = $live->state($open, $plan);
+
         return $this->station('stove', $open, $plan, [
-            'stove' => [] === $plan->steps ? null : $frames->of($plan, $open),
+            'stove' => [] === $plan->steps ? null : $frames->of($state->plan ?? $plan, $open, $state?->at),
             'load' => $load->draw($plan, $open->feast, $open->kitchen),
         ]);
     }

@@ -54,11 +54,16 @@ final class RunSheetChart
      *
      * @return array{width: float, height: float, perMinute: float, gutter: float, head: float, lanes: list<Lane>,
      *     ticks: list<array{x: float, label: string, day: string}>, moments: list<array{x: float, name: string, time: string}>,
-     *     folds: list<array{x: float, w: float, label: string}>,
+     *     folds: list<array{x: float, w: float, label: string}>, now: float|null,
      *     bottles: list<array{x: float, number: int, time: string, isLast: bool}>}
      */
-    public function draw(Plan $plan, OpenFeast $open, RunSheetSide $side = RunSheetSide::All, array $places = []): array
-    {
+    public function draw(
+        Plan $plan,
+        OpenFeast $open,
+        RunSheetSide $side = RunSheetSide::All,
+        array $places = [],
+        ?\DateTimeImmutable $now = null,
+    ): array {
         $moments = [];
         foreach ($open->feast->moments as $moment) {
             $moments[] = [intdiv($moment->at->getTimestamp() - $plan->origin->getTimestamp(), 60), $moment];
@@ -117,6 +122,7 @@ final class RunSheetChart
                 $moments,
             ),
             'folds' => $folds,
+            'now' => null === $now ? null : $x(intdiv($now->getTimestamp() - $plan->origin->getTimestamp(), 60)),
             'bottles' => $side->showsFires() ? $this->bottles($plan, $open, $x) : [],
         ];
     }

@@ -31,7 +31,7 @@ final class StoveFrames
      * @return array{width: float, height: float, fires: list<Fire>, beside: list<Beside>, instants: list<array{
      *     label: string, day: string}>, first: int} from and to: numbers of instants, the last not included
      */
-    public function of(Plan $plan, OpenFeast $open): array
+    public function of(Plan $plan, OpenFeast $open, ?\DateTimeImmutable $now = null): array
     {
         $instants = [];
         foreach ($plan->steps as $step) {
@@ -84,7 +84,7 @@ final class StoveFrames
 
             return ['label' => $at->format('H:i'), 'day' => $this->speaker->day($at, new Sentence('EEEE'), $open->feast->timeZone)];
         }, $instants);
-        // It opens where the most fires burn.
+        // It opens where the most fires burn, or on the day itself at this minute.
         $first = 0;
         $most = -1;
         foreach (array_keys($instants) as $i) {
@@ -95,6 +95,10 @@ final class StoveFrames
             if ($burning > $most) {
                 [$first, $most] = [$i, $burning];
             }
+        }
+        $minute = null === $now ? null : ($now->getTimestamp() - $plan->origin->getTimestamp()) / 60;
+        foreach (null === $minute ? [] : $instants as $i => $instant) {
+            $first = 0 === $i || $instant <= $minute ? $i : $first;
         }
 
         return [
