@@ -275,7 +275,7 @@ final class HeatSlips
                     new Sentence('There is less of it.'),
                 ),
                 new Way('smaller', WayKind::Smaller, new Sentence('Serve what is clean by a smaller spoon.')),
-                new Way('smoky', WayKind::Leave, new Sentence('Where the spoonful smells of smoke nobody enjoys it: begin anew.')),
+                new Way('smoky', WayKind::Leave, new Sentence('Go on as it is, only where the spoonful does not smell of smoke.')),
             );
     }
 }
