@@ -127,6 +127,7 @@ final class Rooms
             'Solving',
             'Standing',
             'Syrup',
+            'Telling',
             'Timing',
             'Vessel',
             'Words',

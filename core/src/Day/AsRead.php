@@ -12,13 +12,10 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Syrup\Stage;
-use FeastLadle\Vessel\Vessel;
 
 /** What the scale, the stick, the thermometer or a drop of syrup says of what stands in a vessel; it counts more than what was reckoned. */
 final readonly class AsRead
 {
-    private const GRAMS_A_KILO = 1000.0;
-
     public function __construct(private Larder $larder, private Kitchen $kitchen)
     {
     }
@@ -30,11 +27,9 @@ final readonly class AsRead
     public function of(VesselRead $read, Contents $then, Contents $now, Step $step): Contents
     {
         $now = null === $read->celsius ? $now : $now->withCelsius($read->celsius);
-        $vessel = $this->kitchen->vessels[$read->vessel];
-        $grams = null === $read->grams ? null : $read->grams - ($read->gross ? self::GRAMS_A_KILO * $vessel->emptyKg : 0.0);
+        $grams = $read->contentsGrams($this->kitchen->vessels[$read->vessel], $then, $this->larder);
         $missing = match (true) {
-            null !== $grams && $grams >= 0 => $then->massGrams() - $grams,
-            null !== $read->mm => $this->missingBy($vessel, $read->mm, $then),
+            null !== $grams => $then->massGrams() - $grams,
             null !== $read->stage => $this->missingAt($read->stage, $then),
             default => null,
         };
@@ -44,12 +39,6 @@ final readonly class AsRead
         $isSteam = Flame::None !== $step->work->flame && $missing < $now->waterGrams($this->larder);
 
         return $isSteam ? $now->withWaterOff($missing) : $now->share(max(0.0, 1 - $missing / $then->massGrams()));
-    }
-
-    /** What leaves is water: a millilitre of it a gram. */
-    private function missingBy(Vessel $vessel, float $mm, Contents $then): float
-    {
-        return $then->volumeMl($this->larder) - $vessel->shape->volumeMl($mm);
     }
 
     private function missingAt(string $stage, Contents $then): ?float

@@ -53,13 +53,14 @@ final readonly class Fold
         $goes = SolutionStatus::Feasible === $here->after->solution->status;
         $from = $goes ? $here->after : $this->plan;
         $risk = $goes ? $this->futures($here, $now) : null;
-        $really = $this->taken($here->events)->really;
+        $really = $here->taken->really;
         $feast = $here->wishes->feast;
-        $standing = new StandingNow($feast, $this->kitchen, $this->larder, $really->in($from), $this->plan, $here->states, $now);
+        $told = $really->in($from);
+        $standing = new StandingNow($feast, $this->kitchen, $this->larder, $told, $this->plan, $here->states, $now);
 
         return new DayState(
             $now,
-            $really->in($from),
+            $told,
             $this->steps($here, $now),
             $standing->vessels($here->events),
             $standing->holds(),
@@ -87,7 +88,7 @@ final readonly class Fold
         $task = $wishes->isMoved ? $this->task->by($wishes->feast) : $this->task;
         $model = Presence::in($wishes->isMoved ? $this->replanner->model($task) : $this->model, $events);
         $inForce = PlanInForce::of($this->plan, $model, $events);
-        $taken = $this->taken($events);
+        $taken = WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events);
         foreach ($taken->delays($now) as $id => $minutes) {
             $delays[$id] = ($delays[$id] ?? 0) + $minutes;
         }
@@ -123,6 +124,7 @@ final readonly class Fold
             $running,
             $goes ? Proposing::of($this->plan, $inForce, $model, $after, $states, $now, $waits) : null,
             $wishes,
+            $taken,
         );
     }
 
@@ -184,7 +186,7 @@ final readonly class Fold
     private function slips(PlanFromHere $here, DayLog $log, \DateTimeImmutable $now): array
     {
         $slips = [];
-        foreach ($this->taken($here->events)->open() as [$event, $step, $answer]) {
+        foreach ($here->taken->open() as [$event, $step, $answer]) {
             $plans = $ways = [];
             foreach ($answer->ways as $way) {
                 // Ways that take as long come to the same plan.
@@ -213,12 +215,6 @@ final readonly class Fold
         } catch (FailedAudit) {
             return Plan::unscheduled($this->plan->quantities);
         }
-    }
-
-    /** @param list<Event> $events */
-    private function taken(array $events): WaysTaken
-    {
-        return WaysTaken::of($this->feast, $this->plan, $this->kitchen, $this->larder, $events);
     }
 
     /**

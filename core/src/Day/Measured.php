@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FeastLadle\Day;
 
 use FeastLadle\Day\Happening\VesselRead;
-use FeastLadle\Flow\StepFlow;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
@@ -20,8 +19,6 @@ final readonly class Measured
     /** A law is known to about a fifth, also when it was measured. */
     private const LEAST = 0.8;
     private const MOST = 1.2;
-
-    private const GRAMS_A_KILO = 1000.0;
 
     public function __construct(private Larder $larder, private Kitchen $kitchen)
     {
@@ -64,23 +61,9 @@ final readonly class Measured
 
             return $hot > $cold ? min(1.0, ($read->celsius - $cold) / ($hot - $cold)) : null;
         }
-        $grams = Growth::BoilOff === $growth && $flow->waterOff > 0 ? $this->grams($step, $read, $flow) : null;
+        $isTold = Growth::BoilOff === $growth && $flow->waterOff > 0 && (null !== $read->grams || 1 === \count($step->vessels));
+        $grams = $isTold ? $read->contentsGrams($this->kitchen->vessels[$read->vessel], $flow->taken, $this->larder) : null;
 
         return null === $grams ? null : min(1.0, ($flow->taken->massGrams() - $grams) / $flow->waterOff);
-    }
-
-    /** Grams in the vessel: weighed, or by how deep it stands. */
-    private function grams(PlannedStep $step, VesselRead $read, StepFlow $flow): ?float
-    {
-        $vessel = $this->kitchen->vessels[$read->vessel];
-        if (null !== $read->grams) {
-            return $read->gross ? $read->grams - self::GRAMS_A_KILO * $vessel->emptyKg : $read->grams;
-        }
-        if (null === $read->mm || 1 !== \count($step->vessels)) {
-            return null;
-        }
-
-        // What leaves is water: a millilitre of it a gram.
-        return $flow->taken->massGrams() - ($flow->taken->volumeMl($this->larder) - $vessel->shape->volumeMl($read->mm));
     }
 }

@@ -17,6 +17,7 @@ final readonly class PlanFromHere
      * @param array<string, StepProgress>                         $done     by activity
      * @param array<string, array{\DateTimeImmutable, Remaining}> $running  since when, and what is left, by activity
      * @param Wishes                                              $wishes   what is wished now
+     * @param WaysTaken                                           $taken    slips, ways, and what stands in the pots after them
      * @param Proposal|null                                       $proposal where it differs from the plan in force
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class PlanFromHere
         public array $running,
         public ?Proposal $proposal,
         public Wishes $wishes,
+        public WaysTaken $taken,
     ) {
     }
 }

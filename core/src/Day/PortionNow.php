@@ -20,8 +20,8 @@ final readonly class PortionNow
         public float $planned,
         public float $each,
         public ?LastLadle $ladle,
-        public float $made = 0.0,
-        public bool $isReady = false,
+        public float $made,
+        public bool $isReady,
     ) {
     }
 

@@ -113,7 +113,8 @@ final readonly class Portions
             return null;
         }
         $out = $this->putOut($planned, $made, $moment);
-        $gone = min($out, ($refills + $last->what->share) * $out);
+        // Trays are taken to be alike: of the first ones all is gone.
+        $gone = ($out * ($refills + $last->what->share)) / ($refills + 1);
 
         return LastLadle::of(
             $moment->id,

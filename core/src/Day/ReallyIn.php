@@ -18,13 +18,11 @@ use FeastLadle\Day\Happening\StepStarted;
 use FeastLadle\Day\Slips\Way;
 use FeastLadle\Day\Slips\WayKind;
 use FeastLadle\Feast\Feast;
-use FeastLadle\Flow\Bowl;
 use FeastLadle\Flow\Contents;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Flow\Really;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Recipe\Take;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Syrup\Stage;
@@ -228,10 +226,7 @@ final class ReallyIn
     private function bowl(PlannedStep $step, int $number, bool $reserve): Contents
     {
         $ledger = $this->at($step)->dish->batchPlan->ledger;
-        $take = null;
-        foreach ($step->step->takes as $each) {
-            $take = $each->place + 1 === $number ? $each : $take;
-        }
+        $take = $step->step->bowl($number);
         if (null === $take || null !== $take->fatDepthMm) {
             return Contents::nothing();
         }
@@ -247,22 +242,9 @@ final class ReallyIn
 
             return Ledger::fromBase($step->dish->dish->recipe, $take->base, $grams, $this->larder, $this->kitchen->climate);
         }
-        $bowl = self::bowlOf($take, $ledger->flow($step->step->id)->bowls);
+        $bowl = $ledger->flow($step->step->id)->bowlOf($take);
 
         return null === $bowl ? Contents::nothing() : Contents::of($bowl->ingredient, $reserve ? $bowl->reserve : $bowl->grams, $room);
-    }
-
-    /** @param list<Bowl> $bowls */
-    private static function bowlOf(Take $take, array $bowls): ?Bowl
-    {
-        $found = null;
-        foreach ($bowls as $bowl) {
-            if ($bowl->ingredient === $take->ingredient && (null === $found || abs($bowl->baseGrams - $take->grams) < 1e-6)) {
-                $found = $bowl;
-            }
-        }
-
-        return $found;
     }
 
     private function walk(PlannedDish $dish, Round $round): Ledger

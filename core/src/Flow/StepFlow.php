@@ -10,6 +10,7 @@ use FeastLadle\Heat\OpenPot;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
+use FeastLadle\Recipe\Take;
 use FeastLadle\Vessel\FillLimit;
 
 /** What passes through a step in one batch (or in the one go, for a step done once). */
@@ -52,6 +53,19 @@ final readonly class StepFlow
         public array $soaked = [],
         public ?Really $really = null,
     ) {
+    }
+
+    /** What is measured out for a take; the same thing twice is told apart by how much the recipe wants. */
+    public function bowlOf(Take $take): ?Bowl
+    {
+        $found = null;
+        foreach ($this->bowls as $bowl) {
+            if ($bowl->ingredient === $take->ingredient && (null === $found || abs($bowl->baseGrams - $take->grams) < 1e-6)) {
+                $found = $bowl;
+            }
+        }
+
+        return $found;
     }
 
     /** °C that a warming ends at: the target, the boil of this place, or what the food stands. */

@@ -94,9 +94,8 @@ final readonly class Replanner
         if (null === $stands && $plan->isOnTime()) {
             // What the solver has put off without need goes back to where everybody knows it.
             $near = NearTiming::of($replan->problem, $solution, $replan->near);
-            $solution = null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : $solution;
-            $plan = $this->solve->tell($task, $model, $replan->whole($solution));
-            $roomy = $this->withRoom($task->feast, $plan, $replan->problem, $solution, $seed);
+            $near = null !== $near && [] === (new Audit())->faults($replan->problem, $near) ? $near : $solution;
+            $roomy = $this->withRoom($task->feast, $plan, $replan->problem, $near, $seed);
             $plan = $roomy === $solution ? $plan : $this->solve->tell($task, $model, $replan->whole($roomy));
         }
 

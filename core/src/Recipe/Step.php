@@ -107,6 +107,18 @@ final readonly class Step
         return $within;
     }
 
+    /** A bowl by its number in the recipe's document, from 1. */
+    public function bowl(?int $number): ?Take
+    {
+        foreach ($this->takes as $take) {
+            if ($take->place + 1 === $number) {
+                return $take;
+            }
+        }
+
+        return null;
+    }
+
     /** The fat a deep-fry stands in, or null. */
     public function fryingFat(): ?Take
     {

@@ -64,13 +64,7 @@ final readonly class Scene
     /** The bowl that was meant, by its number in the recipe's document. */
     public function take(?int $number): ?Take
     {
-        foreach ($this->step->takes as $take) {
-            if ($take->place + 1 === $number) {
-                return $take;
-            }
-        }
-
-        return null;
+        return $this->step->bowl($number);
     }
 
     /** The thing in a bowl; null where the bowl holds what another step gave. */
@@ -85,21 +79,8 @@ final readonly class Scene
     public function grams(?int $number): float
     {
         $take = $this->take($number);
-        if (null === $take) {
-            return 0.0;
-        }
-        foreach ($this->flow->bowls as $bowl) {
-            if ($bowl->ingredient === $take->ingredient && abs($bowl->baseGrams - $take->grams) < 1e-6) {
-                return $bowl->grams;
-            }
-        }
-        foreach ($this->flow->bowls as $bowl) {
-            if ($bowl->ingredient === $take->ingredient) {
-                return $bowl->grams;
-            }
-        }
 
-        return 0.0;
+        return null === $take ? 0.0 : $this->flow->bowlOf($take)->grams ?? 0.0;
     }
 
     public function is(Process ...$processes): bool
