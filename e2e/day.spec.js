@@ -180,6 +180,10 @@ test('bowls are ticked as they go in, less of one is said in grams, and what is 
     expect((await said(page)).filter((kind) => kind !== 'replanned')).toEqual([
         'bowl', 'withdrawn', 'started', 'bowl', 'out', 'back', 'guests', 'dish',
     ]);
+    await open(page, '/feasts/1/day/said');
+    for (const words of ['out of use: Wide ring', 'back in use: Wide ring', '25 come: Grown-ups', 'given up: Milk-solids balls in syrup']) {
+        await expect(page.locator('.said')).toContainText(words);
+    }
     await open(page, '/feasts/1/board');
     await expect(page.locator('.lanes')).not.toContainText('Knead the milk-solids dough');
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { ClockedKitchen } from './clocked.js';
+import { ClockedKitchen } from './served.js';
 
 // One day of the home feast from its first step to its last, on two phones, by a clock that is set from minute to minute.
 const kitchen = new ClockedKitchen(Number(process.env.CLOCKED_PORT ?? 8097));

@@ -6,6 +6,7 @@ namespace App\Controller;
 
 use App\Export\Csv;
 use App\Form\FaultMapper;
+use App\Form\SaidInForm;
 use App\Service\CookingDay;
 use App\Service\FeastDesk;
 use App\Service\LiveDay;
@@ -139,45 +140,7 @@ final class DayController extends StationController
         $said = $request->request;
         $this->sameOrigin($said->getString('_token'));
         $kind = EventKind::tryFrom($said->getString('kind'));
-        $event = array_filter([
-            'id' => $said->getString('client'),
-            'at' => $clock->now()->setTimezone($open->feast->timeZone)->format(\DATE_ATOM),
-            'by' => $said->getString('by'),
-            'kind' => $kind?->value,
-            'step' => $said->getString('step'),
-            'event' => $said->getString('event'),
-            'way' => $said->getString('way'),
-            ...array_map(static fn (string $flag): ?bool => '' === $said->getString($flag) ? null : true, [
-                'taken' => 'taken', 'offered' => 'offered', 'reserve' => 'reserve', 'refilled' => 'refilled', 'givenUp' => 'givenUp',
-            ]),
-            'dish' => $said->getString('dish'),
-            'group' => $said->getString('group'),
-            'thing' => $said->getString('thing'),
-            'time' => $said->getString('time'),
-            'ingredient' => $said->getString('ingredient'),
-            'with' => $said->getString('with'),
-            'from' => $said->getString('from'),
-            'what' => $said->getString('what'),
-            'person' => $said->getString('person'),
-            'vessel' => $said->getString('vessel'),
-            'until' => $said->getString('until'),
-            'moment' => $said->getString('moment'),
-            'slip' => $said->getString('slip'),
-            'stage' => $said->getString('stage'),
-            ...array_map(self::number(...), array_filter([
-                'bowl' => $said->getString('bowl'),
-                'part' => $said->getString('part'),
-                'mark' => $said->getString('mark'),
-                'served' => $said->getString('served'),
-                'count' => $said->getString('count'),
-                'day' => $said->getString('day'),
-                'before' => $said->getString('before'),
-                'grams' => $said->getString('grams'),
-                'celsius' => $said->getString('celsius'),
-                'share' => $said->getString('share'),
-                'mm' => $said->getString('mm'),
-            ], static fn (string $v): bool => '' !== $v)),
-        ], static fn (int|float|string|bool|null $v): bool => null !== $v && '' !== $v);
+        $event = SaidInForm::event($said, $clock->now()->setTimezone($open->feast->timeZone));
         try {
             $day->take($open, $event);
         } catch (FaultyDocument $e) {
@@ -328,18 +291,6 @@ final class DayController extends StationController
         $by = $request->request->getString('by');
 
         return isset($open->kitchen->people[$by]) ? $by : null;
-    }
-
-    /** What can't be read as a number is left to the reader of events, which says so at its place. */
-    private static function number(string $text): int|float|string
-    {
-        $plain = str_replace(',', '.', $text);
-
-        return match (true) {
-            1 === preg_match('/^-?\d{1,9}$/D', $plain) => (int) $plain,
-            is_numeric($plain) => (float) $plain,
-            default => $text,
-        };
     }
 
     private function sameOrigin(string $token): void

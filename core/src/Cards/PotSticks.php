@@ -12,9 +12,6 @@ use FeastLadle\Vessel\Dipstick;
 /** Dipsticks for the pots in which a level tells that a step is done. */
 final readonly class PotSticks
 {
-    /** A level that falls by less can't be read. */
-    private const READABLE_MM = 3.0;
-
     public function __construct(private Larder $larder)
     {
     }
@@ -49,7 +46,7 @@ final readonly class PotSticks
             $after = $flow->gives->volumeMl($this->larder);
             $begin = Dipstick::depthMm($shape, $before, $celsius);
             $stop = Dipstick::depthMm($shape, $after, $celsius);
-            if ($begin - $stop >= self::READABLE_MM) {
+            if ($begin - $stop >= Dipstick::READABLE_MM) {
                 $levels[] = ['label' => $flow->step->title, 'depthMm' => $begin, 'what' => 'begin', 'celsius' => $celsius, 'ml' => $before];
                 $levels[] = ['label' => $flow->step->title, 'depthMm' => $stop, 'what' => 'stop', 'celsius' => $celsius, 'ml' => $after];
             }

@@ -14,9 +14,6 @@ use FeastLadle\Words\Sentence;
 /** What a hand, an eye or a tongue judges, by thermometer and dipstick for this pot: for whoever has not judged it before. */
 final readonly class MeasuredSigns
 {
-    /** A level that falls by less can't be read. */
-    private const READABLE_MM = 3.0;
-
     public function __construct(private Larder $larder, private Kitchen $kitchen)
     {
     }
@@ -55,7 +52,7 @@ final readonly class MeasuredSigns
         $depth = static fn (float $ml): float => Dipstick::depthMm($vessel->shape, $ml / $pots, $flow->peakCelsius);
         [$from, $to] = [$depth($flow->taken->volumeMl($this->larder)), $depth($flow->gives->volumeMl($this->larder))];
 
-        return $from - $to < self::READABLE_MM
+        return $from - $to < Dipstick::READABLE_MM
             ? []
             : [new Sentence('By the stick in this pot: from {from} mm down to {to} mm.', ['from' => round($from), 'to' => round($to)])];
     }

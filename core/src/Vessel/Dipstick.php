@@ -9,6 +9,9 @@ use FeastLadle\Heat\Expansion;
 /** Levels to mark on a stick that stands in the pot: depths of volumes as they stand at the temperature of reading. */
 final class Dipstick
 {
+    /** A level that falls by less can't be read. */
+    public const READABLE_MM = 3.0;
+
     /**
      * @param float $ml      at 20 °C
      * @param float $skinMl  what has been pushed to the wall and is no longer under the stick

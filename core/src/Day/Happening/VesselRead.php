@@ -26,7 +26,7 @@ final readonly class VesselRead implements Happening
     ) {
     }
 
-    /** Grams that stand in the vessel: weighed, or by how deep it stands; null where neither was read. What leaves is water, a ml a gram. */
+    /** Grams that stand there: weighed, or by how deep it stands; null where neither was read. What leaves is water, a ml a gram. */
     public function contentsGrams(Vessel $vessel, Contents $reckoned, Larder $larder): ?float
     {
         if (null !== $this->grams) {
