@@ -10,8 +10,8 @@ use Symfony\Component\HttpFoundation\InputBag;
 final class SaidInForm
 {
     private const TEXTS = [
-        'by', 'kind', 'step', 'event', 'way', 'what', 'person', 'vessel', 'until', 'from', 'moment', 'time', 'slip', 'stage', 'dish', 'group',
-        'thing', 'ingredient', 'with',
+        'by', 'kind', 'step', 'event', 'way', 'what', 'person', 'vessel', 'until', 'from', 'moment', 'time', 'slip', 'stage', 'dish',
+        'group', 'thing', 'ingredient', 'with',
     ];
     private const NUMBERS = ['bowl', 'part', 'mark', 'before', 'grams', 'celsius', 'share', 'mm', 'served', 'count', 'day'];
     private const FLAGS = ['taken', 'offered', 'reserve', 'refilled', 'givenUp'];
