@@ -29,6 +29,9 @@ test('when the offering can no longer be met, each mend that is offered was plan
     await mend.getByRole('button', { name: 'So be it' }).click();
     await expect(page).toHaveURL(/board$/);
     await expect(page.locator('[data-moment=offering]')).not.toContainText('18:00');
+    // The quiet before it moves with it.
+    const quiet = JSON.parse(await page.locator('#page').getAttribute('data-quiet-from'));
+    expect(quiet[0]).toBeGreaterThan(moments.offering - 600);
     if (left === 'Then nothing is late.') {
         await expect(page.locator('[data-moment=offering]')).not.toContainText('late');
     }

@@ -45,7 +45,7 @@ final class DayListsController extends StationController
 
         return $this->render('day/serving.html.twig', [
             ...$screen,
-            ...(null === $state || !$heard instanceof Heard ? [] : $serving->of($open, $state, $heard)),
+            ...(null === $state || !$heard instanceof Heard ? [] : $serving->of($state, $heard)),
         ]);
     }
 

@@ -38,12 +38,9 @@ final readonly class DayStateJson
     {
         $zone = $feast->timeZone;
         $instant = static fn (?\DateTimeImmutable $at): ?string => null === $at ? null : Instants::text($at, $zone);
-        $names = $from = [];
+        $names = [];
         foreach ($state->steps as $step) {
             $names[$step->planned->activity] = $step->id();
-        }
-        foreach ($state->plan->steps as $step) {
-            $from[$step->activity] = $step;
         }
 
         return json_encode(
@@ -52,8 +49,8 @@ final readonly class DayStateJson
                 'version' => self::VERSION,
                 'at' => $instant($state->at),
                 'steps' => array_map(
-                    fn (StepNow $s): array => $this->step($s, $from[$s->planned->activity] ?? $s->planned, $instant),
-                    $state->steps,
+                    fn (array $placed): array => $this->step(...$placed, instant: $instant),
+                    $state->placed(),
                 ),
                 'vessels' => array_map($this->vessel(...), $state->vessels),
                 'holds' => array_map(fn (HoldNow $h): array => $this->hold($h, $names, $state, $instant), $state->holds),

@@ -9,6 +9,7 @@ use App\Service\LiveDay;
 use App\Service\OpenFeast;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\Heard;
+use FeastLadle\Day\Wishes;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Feast\MomentKind;
 use FeastLadle\Solving\Plan;
@@ -28,9 +29,12 @@ final readonly class DayScreen
     public function of(OpenFeast $open, Plan $plan, ?DayState $state): array
     {
         $now = $this->clock->now();
-        $heard = Heard::of($this->day->log($open)->until($now));
+        $events = $this->day->log($open)->until($now);
+        $heard = Heard::of($events);
+        // A moment may have moved since it was planned.
+        $moments = Wishes::of($open->feast, $events)->feast->moments;
         $quiet = [];
-        foreach ($open->feast->moments as $moment) {
+        foreach ($moments as $moment) {
             if (MomentKind::Offering === $moment->kind && !isset($heard->offered[$moment->id])) {
                 $quiet[$moment->id] = $moment->at->modify('-'.self::QUIET_MINUTES.' minutes');
             }
@@ -46,7 +50,7 @@ final readonly class DayScreen
             'heard' => $heard,
             'quietFrom' => array_values(array_map(static fn (\DateTimeImmutable $from): int => $from->getTimestamp(), $quiet)),
             'toOffer' => array_values(array_filter(
-                $open->feast->moments,
+                $moments,
                 static fn (Moment $m): bool => isset($quiet[$m->id]) && $quiet[$m->id] <= $now,
             )),
             'declined' => isset($heard->declined[$state->proposal->id ?? '']),

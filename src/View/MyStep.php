@@ -67,13 +67,8 @@ final readonly class MyStep
      *     idle: list<array{step: PlannedStep, bowl: MeasuredBowl|null, number: int|null, vessel: Vessel|null}>} */
     public function of(OpenFeast $open, DayState $state, string $person): array
     {
-        $from = [];
-        foreach ($state->plan->steps as $step) {
-            $from[$step->activity] = $step;
-        }
         $mine = [];
-        foreach ($state->steps as $step) {
-            $at = $from[$step->planned->activity] ?? $step->planned;
+        foreach ($state->placed() as [$step, $at]) {
             if (!$step->progress->state->isOver() && \in_array($person, $at->people, true)) {
                 $mine[] = [$step, $at];
             }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use App\Service\OpenFeast;
 use FeastLadle\Day\Adjusting;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\Heard;
+use FeastLadle\Day\MomentNow;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Feast\MomentKind;
 use FeastLadle\Larder\Larder;
@@ -23,14 +23,16 @@ final readonly class ServingPage
     }
 
     /** @return array<string, mixed> */
-    public function of(OpenFeast $open, DayState $state, Heard $heard): array
+    public function of(DayState $state, Heard $heard): array
     {
+        // Where they are now.
+        $moments = array_map(static fn (MomentNow $m): Moment => $m->chance->moment, $state->moments);
         $serving = array_values(array_filter(
-            $open->feast->moments,
+            $moments,
             static fn (Moment $m): bool => MomentKind::Sitting === $m->kind && $m->at <= $state->at->modify(self::BEFORE),
         ));
         $waits = array_filter(
-            $open->feast->moments,
+            $moments,
             static fn (Moment $m): bool => MomentKind::Offering === $m->kind && !isset($heard->offered[$m->id]),
         );
 

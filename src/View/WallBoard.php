@@ -133,18 +133,7 @@ final class WallBoard
     /** @return list<array{StepNow, PlannedStep}> what is not over, each where it stands in the plan from here */
     private static function placed(DayState $state): array
     {
-        $from = [];
-        foreach ($state->plan->steps as $step) {
-            $from[$step->activity] = $step;
-        }
-        $placed = [];
-        foreach ($state->steps as $step) {
-            if (!$step->progress->state->isOver()) {
-                $placed[] = [$step, $from[$step->planned->activity] ?? $step->planned];
-            }
-        }
-
-        return $placed;
+        return array_values(array_filter($state->placed(), static fn (array $s): bool => !$s[0]->progress->state->isOver()));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Day;
 
 use FeastLadle\Solving\Plan;
+use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Words\Sentence;
 
 /** The cooking day in one minute: all of it follows from the plan it began with and the events until then. */
@@ -38,5 +39,19 @@ final readonly class DayState
         public array $portions = [],
         public array $jobs = [],
     ) {
+    }
+
+    /** @return list<array{StepNow, PlannedStep}> each step with where it stands in the plan from here */
+    public function placed(): array
+    {
+        $from = [];
+        foreach ($this->plan->steps as $step) {
+            $from[$step->activity] = $step;
+        }
+
+        return array_map(
+            static fn (StepNow $s): array => [$s, $from[$s->planned->activity] ?? $s->planned],
+            $this->steps,
+        );
     }
 }

@@ -29,17 +29,11 @@ final readonly class IdleHands
      */
     public function of(DayState $state, array $ticked): array
     {
-        $from = [];
-        foreach ($state->plan->steps as $step) {
-            $from[$step->activity] = $step;
-        }
         $work = [];
         $dirty = $this->dirty($state);
-        $steps = $state->steps;
-        usort($steps, static fn (StepNow $a, StepNow $b): int => ($from[$a->planned->activity] ?? $a->planned)->start
-            <=> ($from[$b->planned->activity] ?? $b->planned)->start);
-        foreach ($steps as $step) {
-            $at = $from[$step->planned->activity] ?? $step->planned;
+        $placed = $state->placed();
+        usort($placed, static fn (array $a, array $b): int => $a[1]->start <=> $b[1]->start);
+        foreach ($placed as [$step, $at]) {
             $isAhead = StepState::NotYet === $step->progress->state || StepState::CanBegin === $step->progress->state;
             if (!$isAhead || $at->start > $state->at->modify('+'.self::AHEAD_MINUTES.' minutes')) {
                 continue;
