@@ -25,11 +25,30 @@ enum SpokenUnit: string
     case Thread = 'thread';
     case Pod = 'pod';
     case Drop = 'drop';
-    case Pack = 'pack';
+    case Pack = 'packet';
     case Piece = 'piece';
+    case Glass = 'glass';
+    case Katori = 'katori';
+    case Mug = 'mug';
+    case Pint = 'pint';
+    case Measure = 'measure';
+    case Ladle = 'ladle';
+    case Spoon = 'spoon';
+    case Tin = 'tin';
+    case Leaf = 'leaf';
+    case Sheet = 'sheet';
+    case Slice = 'slice';
+    case Clove = 'clove';
+    case Stick = 'stick';
+    case Blade = 'blade';
+    case Block = 'block';
+    case Lump = 'lump';
+    case Bunch = 'bunch';
+    case Sprig = 'sprig';
+    case Dash = 'dash';
 
     private const NAMES = [
-        'g' => 'g|gm|gms|gram|grams|gramme|grammes',
+        'g' => 'g|gm|gms|gram|grams|gramme|grammes|gr',
         'kg' => 'kg|kgs|kilo|kilos|kilogram|kilograms',
         'oz' => 'oz|ounce|ounces',
         'lb' => 'lb|lbs|pound|pounds',
@@ -37,35 +56,80 @@ enum SpokenUnit: string
         'seer' => 'seer|seers|ser',
         'ml' => 'ml|millilitre|millilitres|milliliter|milliliters',
         'l' => 'l|litre|litres|liter|liters|ltr',
-        'tsp' => 'tsp|tsps|teaspoon|teaspoons|tea spoon|small spoon|small spoons',
-        'tbsp' => 'tbsp|tbsps|tablespoon|tablespoons|table spoon|big spoon|big spoons',
-        'cup' => 'cup|cups|katori|katoris|tumbler|tumblers|glass|glasses',
+        'tsp' => 'tsp|tsps|teaspoon|teaspoons|teaspoonful|teaspoonfuls|tea spoon|tea spoons|small spoon|small spoons|t',
+        'tbsp' => 'tbsp|tbsps|tablespoon|tablespoons|tablespoonful|tablespoonfuls|table spoon|table spoons|big spoon|big spoons',
+        'cup' => 'cup|cups|cupful|cupfuls|c|tea cup|tea cups|teacup|teacups',
+        'glass' => 'glass|glasses|glassful|glassfuls|tumbler|tumblers',
+        'katori' => 'katori|katoris|vati|vatis',
+        'mug' => 'mug|mugs|mugful',
+        'pint' => 'pint|pints',
+        'measure' => 'measure|measures',
+        'ladle' => 'ladle|ladles|ladleful|ladlefuls',
+        'spoon' => 'spoon|spoons|spoonful|spoonfuls',
+        'dash' => 'dash|dashes|splash|splashes|squirt',
         'pinch' => 'pinch|pinches',
-        'handful' => 'handful|handfuls|fistful|fistfuls',
+        'handful' => 'handful|handfuls|fistful|fistfuls|fist|fists',
         'thread' => 'thread|threads|strand|strands',
-        'pod' => 'pod|pods|clove|cloves|blade|blades|stick|sticks',
+        'pod' => 'pod|pods',
+        'clove' => 'clove|cloves',
+        'blade' => 'blade|blades',
+        'stick' => 'stick|sticks',
+        'leaf' => 'leaf|leaves',
+        'sheet' => 'sheet|sheets',
+        'slice' => 'slice|slices',
         'drop' => 'drop|drops',
-        'pack' => 'pack|packs|packet|packets|tin|tins|can|cans|carton|cartons|bag|bags|bottle|bottles|jar|jars',
+        'tin' => 'tin|tins|can|cans',
+        'packet' => 'pack|packs|packet|packets|sachet|sachets|carton|cartons|bag|bags|bottle|bottles',
+        'block' => 'block|blocks|cake|cakes',
+        'lump' => 'lump|lumps',
+        'bunch' => 'bunch|bunches',
+        'sprig' => 'sprig|sprigs',
         'piece' => 'piece|pieces|whole',
     ];
 
-    /** @return array{self, string}|null the unit at the beginning of a text, and the rest */
-    public static function at(string $text): ?array
+    /** @return array<string, self> every word or two words for a unit */
+    public static function words(): array
     {
-        foreach (self::NAMES as $unit => $names) {
-            if (
-                1 ===
-                preg_match(
-                    '/^(?:level\s+|heaped\s+|full\s+|small\s+|large\s+|big\s+)?(?:'.$names.')\b\.?(?:\s+of\b)?\s*(.*)$/isu',
-                    $text,
-                    $m,
-                )
-            ) {
-                return [self::from($unit), $m[1]];
+        static $words = null;
+        if (null === $words) {
+            $words = [];
+            foreach (self::NAMES as $unit => $names) {
+                foreach (explode('|', $names) as $name) {
+                    $words[$name] = self::from($unit);
+                }
             }
         }
 
-        return null;
+        return $words;
+    }
+
+    /** @return array{self, int}|null the unit that stands at a token, and the one behind it */
+    public static function in(Text $text, int $i): ?array
+    {
+        $first = $text->at($i)->word ?? '';
+        $second = $text->at($i + 1)->word ?? '';
+        $unit = self::words()[$first.' '.$second] ?? null;
+        if (null !== $unit) {
+            return [$unit, $i + 2];
+        }
+        // A large T is a tablespoon.
+        if ('t' === $first && 'T' === substr($text->text, $text->at($i)->start ?? 0, 1)) {
+            return [self::Tablespoon, self::behind($text, $i + 1)];
+        }
+        $unit = self::words()[$first] ?? null;
+
+        return null === $unit ? null : [$unit, self::behind($text, $i + 1)];
+    }
+
+    /** "tbsp." in the middle of a line. */
+    private static function behind(Text $text, int $i): int
+    {
+        $next = $text->at($i + 1);
+
+        return $text->is($i, '.')
+            && null !== $next
+            && \strlen($text->at($i - 1)->word ?? '') <= 5
+            && 1 === preg_match('/^[\p{Ll}\d]/u', substr($text->text, $next->start, 4)) ? $i + 1 : $i;
     }
 
     /** Grams of one, for units of weight. */
@@ -82,7 +146,17 @@ enum SpokenUnit: string
         };
     }
 
-    /** Millilitres of one, for units of volume. */
+    /** Whether it has a size only where it is asked: this kitchen's cup stands for it until somebody says. */
+    public function isLoose(): bool
+    {
+        return match ($this) {
+            self::Glass, self::Katori, self::Measure, self::Mug, self::Ladle, self::Spoon, self::Dash, self::Handful, self::Tin, self::Pack,
+            self::Block, self::Lump, self::Bunch, self::Sprig => true,
+            default => false,
+        };
+    }
+
+    /** Millilitres of one, for units of volume; a mug, a ladle, a spoon, a dash are kitchen estimates. */
     public function millilitres(float $cupMl): ?float
     {
         return match ($this) {
@@ -90,7 +164,12 @@ enum SpokenUnit: string
             self::Litre => 1000.0,
             self::Teaspoon => 5.0,
             self::Tablespoon => 15.0,
-            self::Cup => $cupMl,
+            self::Cup, self::Glass, self::Katori, self::Measure => $cupMl,
+            self::Mug => 300.0,
+            self::Pint => 568.0,
+            self::Ladle => 120.0,
+            self::Spoon => 15.0,
+            self::Dash => 4.0,
             // A closed hand of dry grain or nuts: a quarter of a metric cup, as a kitchen estimate.
             self::Handful => 60.0,
             default => null,

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+/** What is said of the whole: how many it makes, how long it keeps, how it is served. */
+final readonly class Frame
+{
+    private const PERIOD = ['hour' => 'hours', 'day' => 'days', 'week' => 'weeks', 'month' => 'months', 'year' => 'years'];
+
+    /**
+     * @param string|null $makes  pieces, bowls or guests
+     * @param string|null $keeps  as "3 days"
+     * @param string|null $served hot, warm, cold
+     */
+    public function __construct(public string $name, public ?string $makes, public ?string $keeps, public ?string $served)
+    {
+    }
+
+    public static function of(Text $text): self
+    {
+        $makes = $keeps = $served = null;
+        foreach ($text->sentences as [$from, $to]) {
+            for ($i = $from; $i < $to; ++$i) {
+                $makes ??= self::makes($text, $i, $from, $to);
+                $keeps ??= self::keeps($text, $i, $from, $to);
+            }
+            $served ??= self::served($text->words($from, $to));
+        }
+
+        return new self(self::name($text), $makes, $keeps, $served);
+    }
+
+    private static function makes(Text $text, int $i, int $from, int $to): ?string
+    {
+        $at = null;
+        if ($text->is($i, 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets') || ($text->is($i, 'get') && $text->is($i - 1, 'you'))) {
+            $at = $i + 1;
+        } elseif ($text->phrase($i, 'comes to') > 0 || $text->phrase($i, 'come to') > 0 || $text->phrase($i, 'enough for') > 0) {
+            $at = $i + 2;
+        } elseif ($i === $from && $text->is($i, 'for')) {
+            $at = $i + 1;
+        } elseif ($i === $from) {
+            $at = $i;
+        }
+        if ($text->is($i, 'form', 'shape', 'roll', 'rolls', 'shapes') && null !== Numbers::near($text, $i + 1)
+            && 1 === preg_match('/^(?:\p{L}+ )?(?:balls|rings|pieces|discs|logs|patties|parcels|dumplings)\b/u', $text->words(Numbers::near($text, $i + 1)->next, $to))) {
+            return (string) round(Numbers::near($text, $i + 1)->from, 2);
+        }
+        // "for a wedding breakfast of 80"
+        if ($text->is($i, 'of') && $from === ($text->sentences[0][0] ?? -1) && 1 === preg_match('/\bfor\b/i', $text->words($from, $i))) {
+            $guests = Numbers::at($text, $i + 1);
+            if (null !== $guests && $guests->from >= 10 && $guests->next >= $to) {
+                return (string) round($guests->from);
+            }
+        }
+        // "divide it into eighteen"
+        if ($text->is($i, 'into') && 1 === preg_match('/\bdivide|\bpart\b/i', $text->words($from, $i))) {
+            $at = $i + 1;
+        }
+        if (null === $at) {
+            return null;
+        }
+        while ($text->is($at, 'about', 'around', 'roughly', 'near', 'nearly', 'it')) {
+            ++$at;
+        }
+        $number = Numbers::near($text, $at);
+        if (null === $number || $text->is($at, 'a', 'an') && !$text->is($at + 1, 'dozen', 'hundred')) {
+            return null;
+        }
+        $next = $text->at($number->next)->word ?? '.';
+        $isCounted = 1 === preg_match('/^(?:pieces?|bowls?|glasses|cups|people|persons|guests|small|balls|squares|fingers|as|in|of|or|each|,|rings|diamonds|cakes|servings|portions|laddus?|wedges|with|for|if|because|and|\.|\?|eaters|heads)$/u', $next)
+            || $number->next >= $to;
+        $isShort = $i === $from && !$text->is($i, 'for') && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
+        if (!$isCounted || ($isShort && 1 !== preg_match('/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/', $next))
+            || ($isShort && $text->is($number->next + 1, 'of'))) {
+            return null;
+        }
+
+        return (string) round($number->from, 2);
+    }
+
+    private static function keeps(Text $text, int $i, int $from, int $to): ?string
+    {
+        $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat');
+        $isAlone = $i === $from;
+        if (!$says && !$isAlone) {
+            return null;
+        }
+        for ($at = $isAlone ? $i : $i + 1; $at < min($to, $i + 9); ++$at) {
+            if ($says && ($text->phrase($at, 'same day') > 0 || $text->phrase($at, 'next day') > 0 || $text->phrase($at, 'within the day') > 0)) {
+                return '1 day';
+            }
+            $number = Numbers::near($text, $at);
+            $word = null === $number ? '' : ($text->at($number->next)->word ?? '');
+            $one = rtrim($word, 's');
+            if (null !== $number && isset(self::PERIOD[$one]) && ('hour' !== $one || $says)) {
+                // "rest for two hours" is no keeping; "stands for four hours" at the end is.
+                if ('hour' === $one && !$text->is($i, 'wait', 'keep', 'keeps', 'stand')) {
+                    return null;
+                }
+
+                return round($number->from, 2).' '.(1.0 === $number->from || $number->from < 1 ? $one : self::PERIOD[$one]);
+            }
+            if ($isAlone && !$says) {
+                return null;
+            }
+        }
+
+        return null;
+    }
+
+    private static function served(string $sentence): ?string
+    {
+        if (1 === preg_match('/\b(?:serve[ds]?|eat|eaten|offered|nicest|best|good)\b(?: it| them| that)?(?: straight)?,? ?(hot|warm|lukewarm|cold|chilled|at once)\b/i', $sentence, $match)) {
+            return self::as($match[1]);
+        }
+        if (1 === preg_match('/\bkeep (?:it|them) (hot|warm|cold)\b/i', $sentence, $match)) {
+            return self::as($match[1]);
+        }
+        if (1 === preg_match('/^(hot|warm|cold|chilled)\b,? (?:in|with|for|on)\b/i', $sentence, $match)) {
+            return self::as($match[1]);
+        }
+
+        return 1 === preg_match('/\b(?:bowls|cups|for each|portions),? (?:of it )?(hot|warm|cold)\b/i', $sentence, $match) ? self::as($match[1]) : null;
+    }
+
+    private static function as(string $word): string
+    {
+        return match (mb_strtolower($word)) {
+            'lukewarm' => 'warm',
+            'chilled' => 'cold',
+            'at once' => 'hot',
+            default => mb_strtolower($word),
+        };
+    }
+
+    /** A short first sentence without a verb is the name. */
+    private static function name(Text $text): string
+    {
+        [$from, $to] = $text->sentences[0] ?? [0, 0];
+        for ($i = $from; $i < $to; ++$i) {
+            if ($text->is($i, ',', ':', '(')) {
+                $to = $i;
+            }
+        }
+
+        return $to - $from <= 7 ? ucfirst(trim($text->words($from, $to))) : '';
+    }
+}

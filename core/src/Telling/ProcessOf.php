@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Recipe\Process;
+
+/** Which process a verb means, by what it is done to, in what, and what stands in the pot. */
+final class ProcessOf
+{
+    public const SWEET = ['sugar', 'jaggery', 'palm-jaggery', 'date-jaggery', 'powdered-sugar', 'brown-sugar', 'rock-sugar'];
+
+    private const FATS = ['ghee', 'butter', 'frying-oil', 'sesame-oil', 'coconut-oil'];
+
+    /** What is fried by itself in a little fat and joins at the end. */
+    private const GARNISHES = ['cashews', 'cashew-pieces', 'almonds', 'raisins', 'pistachios', 'walnuts', 'coconut-slivers', 'gum-crystals',
+        'chironji', 'pine-nuts', 'cloves', 'melon-seed'];
+
+    public const SEASONING = ['water', 'lemon', 'citric-acid', 'saffron', 'cardamom', 'cardamom-pods', 'rose-water', 'screwpine-water', 'salt',
+        'dry-ginger', 'milk', 'camphor', 'cloves'];
+
+    /** By these words a mass is stirred until it holds together. */
+    private const BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot|no film|no)|lets? go|comes? (?:away|off|together)|one (?:lump|mass|paste|glossy)|moves as|'
+        .'rolls?\b|rolled|throws? back|shivers|film|fat (?:comes|stands|lets)|ghee (?:comes|stands|at)|absorbed|white marks|follows the spoon|'
+        .'sides stand|as one|ball\b|lumps? together|finger|shines|thick|heavy|dry)/i';
+
+    private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white|white marks|can be rolled|rolls between)/i';
+
+    /**
+     * @param list<string> $ids   what is named beside the verb
+     * @param string       $words of the piece and the signs behind it
+     * @param array{bool, bool} $pan whether fat stands hot in the pan, and deep enough to fry in
+     */
+    public static function cooking(Action $action, array $ids, string $words, Stream $stream, array $pan, bool $saysStage): ?Process
+    {
+        $all = [...$stream->holds, ...$ids];
+        $isFatOnly = [] !== $ids && [] === array_diff($ids, self::FATS);
+
+        return match ($action) {
+            Action::Prepare => Process::Prepare,
+            Action::Soak => \in_array('saffron', $ids, true) ? Process::Infuse : Process::Soak,
+            Action::Drain => Process::Drain,
+            Action::Rinse => Process::Rinse,
+            Action::Sieve => Process::Sieve,
+            Action::Grind => Process::Grind,
+            Action::Mash => Process::Mash,
+            Action::Press => 1 === preg_match('/\b(?:tray|plate|mould)/i', $words) ? Process::Set : Process::Press,
+            Action::Strain => Process::Strain,
+            Action::Knead => Process::Knead,
+            Action::Rest => Process::Rest,
+            Action::Dry => Process::Dry,
+            Action::Parch => Process::Parch,
+            Action::Roast => self::roast($ids, $words, $pan[0]),
+            Action::Fry => self::fry($ids, $words, $pan[1]),
+            Action::DeepFry => Process::DeepFry,
+            Action::ShallowFry, Action::Griddle => Process::Griddle,
+            Action::Bloom => Process::Bloom,
+            Action::Infuse => \in_array('saffron', $ids, true) || !$stream->isHot ? Process::Infuse : Process::Steep,
+            Action::Pressure => Process::Pressure,
+            Action::Steam => Process::Steam,
+            Action::Melt => match (true) {
+                [] !== array_intersect($ids, self::SWEET) => Process::Syrup,
+                $isFatOnly => null,
+                [] === $ids && [] !== array_intersect($all, self::SWEET) => Process::Syrup,
+                default => [] === $ids ? null : Process::Simmer,
+            },
+            Action::Syrup => Process::Syrup,
+            Action::Boil => self::isSyrup($all, $ids) || ($saysStage && [] !== array_intersect($all, self::SWEET)) ? Process::Syrup : Process::Boil,
+            Action::Reduce => Process::Reduce,
+            Action::Simmer => match (true) {
+                $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,
+                1 === preg_match('/\bcooker\b|\bwhistle/i', $words) => Process::Pressure,
+                1 === preg_match('/\bgriddle\b|\btawa\b/i', $words) => Process::Griddle,
+                1 === preg_match('/\bdown\b(?! low)/i', $words) => Process::Reduce,
+                $saysStage && [] !== array_intersect($all, self::SWEET), self::isSyrup($all, $ids) => Process::Syrup,
+                1 === preg_match(self::FIRM_BALL, $words) => Process::StirToBall,
+                default => Process::Simmer,
+            },
+            Action::Stir => 1 === preg_match(self::BALL, $words) ? Process::StirToBall : Process::Simmer,
+            Action::Dip => match (true) {
+                1 === preg_match('/\bsyrup\b/i', $words) => Process::Dunk,
+                1 === preg_match('/\b(?:oil|fat|ghee)\b/i', $words) || $pan[1] => Process::DeepFry,
+                default => null,
+            },
+            Action::Cool => Process::Cool,
+            Action::Chill => Process::Chill,
+            Action::Shape => Process::Shape,
+            Action::Set => Process::Set,
+            Action::Score => Process::Score,
+            Action::Cut => Process::Cut,
+            Action::Part => Process::Part,
+            Action::TurnOut => Process::TurnOut,
+            Action::Portion => Process::Portion,
+            Action::Garnish => Process::Garnish,
+            default => null,
+        };
+    }
+
+    /** Whether a sign is that of a mass that holds together. */
+    public static function isBall(string $sign): bool
+    {
+        return 1 === preg_match(self::FIRM_BALL, $sign);
+    }
+
+    public static function isFat(string $id): bool
+    {
+        return \in_array($id, self::FATS, true);
+    }
+
+    /** @param list<string> $ids */
+    public static function isGarnish(array $ids): bool
+    {
+        $solid = array_diff($ids, self::FATS);
+
+        return [] !== $solid && [] === array_diff($solid, self::GARNISHES);
+    }
+
+    /** How something waits, by what it is. */
+    public static function waiting(?Process $last, bool $isHot, bool $isOff): Process
+    {
+        return match (true) {
+            null === $last => Process::Rest,
+            \in_array($last, [Process::Set, Process::Score, Process::TurnOut], true) => Process::Set,
+            \in_array($last, [Process::Soak, Process::Rinse], true) => Process::Soak,
+            \in_array($last, [Process::Chill], true) => Process::Chill,
+            $isHot || $isOff || \in_array($last, [Process::Steep, Process::Merge, Process::Dunk], true) => Process::Steep,
+            default => Process::Rest,
+        };
+    }
+
+    /**
+     * @param list<string> $all
+     * @param list<string> $ids
+     */
+    private static function isSyrup(array $all, array $ids): bool
+    {
+        $sweet = array_intersect($all, self::SWEET);
+
+        return [] !== $sweet
+            && [] === array_diff($all, self::SWEET, self::SEASONING)
+            && !\in_array('milk', $all, true)
+            // Water that is set to boil and sweetened is no syrup yet.
+            && !(isset($ids[0]) && 'water' === $ids[0]);
+    }
+
+    /** @param list<string> $ids */
+    private static function roast(array $ids, string $words, bool $hasFat): Process
+    {
+        $isInFat = [] !== array_intersect($ids, self::FATS) || $hasFat || 1 === preg_match('/\bin the same (?:ghee|fat|oil|pan)|\bin (?:ghee|butter|fat)/i', $words);
+        if (1 === preg_match('/\bdry\b|\bwithout (?:fat|ghee|oil)\b/i', $words)) {
+            return Process::Parch;
+        }
+
+        return match (true) {
+            $isInFat && self::isGarnish($ids) => Process::FryGarnish,
+            $isInFat => Process::Roast,
+            default => Process::Parch,
+        };
+    }
+
+    /** @param list<string> $ids */
+    private static function fry(array $ids, string $words, bool $isDeep): Process
+    {
+        if ($isDeep || 1 === preg_match('/\b(?:deep|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i', $words)) {
+            return Process::DeepFry;
+        }
+
+        return self::isGarnish($ids) ? Process::FryGarnish : Process::Roast;
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Recipe\Process;
+
+/** Something that was begun on its own: what is in it, where it stands, and by which words the telling comes back to it. */
+final class Stream
+{
+    /** its last step */
+    public ?int $last = null;
+
+    /** @var list<string> ingredient ids that went in */
+    public array $holds = [];
+
+    public bool $isHot = false;
+
+    public bool $isOpen = true;
+
+    /** @param list<string> $names words by which it is named */
+    public function __construct(public readonly int $id, public array $names = [])
+    {
+    }
+
+    public function holdsOnly(string ...$ids): bool
+    {
+        return [] !== $this->holds && [] === array_diff($this->holds, $ids);
+    }
+
+    public function went(int $step, Process $process): void
+    {
+        $this->last = $step;
+        $facts = $process->facts();
+        array_push($this->names, ...$facts->becomes);
+        $this->isHot = match ($process) {
+            Process::Cool, Process::Chill, Process::Soak, Process::Rinse, Process::Drain, Process::Grind, Process::Knead, Process::Prepare,
+            Process::Sieve, Process::Rest, Process::Dry, Process::Cut, Process::Shape => false,
+            default => 'none' !== $facts->flame->value || $this->isHot,
+        };
+    }
+}

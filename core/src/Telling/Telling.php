@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Larder\Larder;
+
+/** Reads a telling: sentence by sentence into pieces, amounts, and from them what is done. */
+final readonly class Telling
+{
+    private Spans $spans;
+
+    private Fragments $fragments;
+
+    private Amounts $amounts;
+
+    private References $references;
+
+    private Relations $relations;
+
+    public function __construct(Larder $larder, Lexicon $lexicon, float $cupMl)
+    {
+        $things = new Things($larder, $lexicon);
+        $this->spans = new Spans($lexicon, $things);
+        $this->fragments = new Fragments($this->spans, $lexicon);
+        $this->references = new References($lexicon, $things);
+        $this->relations = new Relations(new Weighing($cupMl));
+        $this->amounts = new Amounts($lexicon, $things, new Weighing($cupMl));
+    }
+
+    /**
+     * "Vermicelli in milk." before anything else: what it is called, not what goes in.
+     *
+     * @param list<Fragment> $pieces
+     */
+    private function isTitle(Text $text, int $sentence, array $pieces): bool
+    {
+        if ($sentence > 0) {
+            return false;
+        }
+        foreach ($pieces as $piece) {
+            if ($piece->has(SpanKind::Measure, SpanKind::Time) || $piece->isLabel || $piece->kind->isSign()) {
+                return false;
+            }
+            foreach ($this->fragments->verbs($text, $piece->spans, $piece->first) as $verb) {
+                // "Griddle cakes of rice" begins with no order.
+                if (VerbForm::Plain !== $verb->form || $verb->first !== $text->sentences[0][0] || $text->is($verb->next, 'the', 'it', 'them', 'some', 'a')
+                    || $piece->has(SpanKind::Number)) {
+                    return false;
+                }
+            }
+        }
+
+        return $text->sentences[0][1] - $text->sentences[0][0] <= 16;
+    }
+
+    public function hear(string $told): Heard
+    {
+        $text = Text::of($told);
+        $discourse = new Discourse($this->fragments);
+        $all = [];
+        foreach (array_keys($text->sentences) as $sentence) {
+            $pieces = $this->fragments->of($text, $sentence);
+            $counting = [];
+            foreach ($pieces as $piece) {
+                if ($piece->kind->counts()) {
+                    array_push($counting, ...$piece->spans);
+                }
+            }
+            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with($text, $counting, $pieces, $this->amounts->of($text, $counting, $discourse->amounts), $discourse->amounts);
+            $amounts = $this->relations->among($text, $sentence, $amounts, $discourse->amounts);
+            $discourse->hear($text, $pieces, $amounts);
+            array_push($all, ...$pieces);
+        }
+        $discourse->end();
+
+        return new Heard($text, $all, $discourse->steps, $discourse->amounts, $discourse->waiting, $discourse->alternatives, $discourse->setAside,
+            Contradictions::of($text, $discourse->amounts, $discourse->steps, $all),
+            Frame::of($text),
+        );
+    }
+}
