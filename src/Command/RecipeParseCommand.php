@@ -27,7 +27,7 @@ final class RecipeParseCommand extends Command implements UsesTheBook
                       <info>bin/console ladle:recipe:parse told.txt</info>
 
                     Prints JSON: draft (a recipe document), questions (what matters most first) and guesses, each with the JSON pointer
-                    of its place.
+                    of its place and the words it is about, and what was read of each sentence.
                     Exit status: 0 understood, 2 unreadable.
                     HELP);
     }
@@ -40,13 +40,19 @@ final class RecipeParseCommand extends Command implements UsesTheBook
         } catch (FaultyDocument $faulty) {
             return Reading::tell($faulty, $output);
         }
-        $row = static fn (OpenPoint $open): array => ['place' => $open->place, 'text' => $open->text()];
+        $heard = $told->heard;
+        $row = static fn (OpenPoint $open): array => [
+            'place' => $open->place,
+            'text' => $open->text(),
+            ...(null === $open->about || $open->about[0] < 0 ? [] : ['words' => $heard->text->words(...$open->about)]),
+        ];
         $output->writeln(
             json_encode(
                 [
                     'draft' => $told->draft->document(),
                     'questions' => array_map($row, $told->questions),
                     'guesses' => array_map($row, $told->guesses),
+                    'read' => HeardAsJson::of($heard),
                 ],
                 \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
             ),

@@ -13,7 +13,7 @@ use App\Service\Speaker;
 use App\View\DraftPage;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\Editing;
-use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\LineReader;
 use FeastLadle\Words\Sentence;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -26,7 +26,7 @@ final class DraftController extends AbstractController
     public function __construct(
         private readonly DraftDesk $desk,
         private readonly DraftPage $page,
-        private readonly Larder $larder,
+        private readonly LineReader $lines,
         private readonly CurrentKitchen $kitchen,
         private readonly Speaker $speaker,
     ) {
@@ -77,7 +77,7 @@ final class DraftController extends AbstractController
 
             return $this->redirectToRoute('draft', ['id' => $id, 'step' => $at], Response::HTTP_SEE_OTHER);
         }
-        $editing = new Editing($this->larder, $this->kitchen->equipment()->measures->cupMl);
+        $editing = new Editing($this->lines);
         $posted = $request->request->all();
         $draft = $editing->typed(
             $open->draft,

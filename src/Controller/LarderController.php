@@ -30,10 +30,10 @@ final class LarderController extends AbstractController
     ];
 
     #[Route('/larder', name: 'larder', methods: ['GET'])]
-    public function larder(Request $request, Larder $larder, CurrentKitchen $kitchen): Response
+    public function larder(Request $request, Larder $larder, LineReader $lines, CurrentKitchen $kitchen): Response
     {
         $asked = mb_substr(trim($request->query->getString('q')), 0, 80);
-        $line = (new LineReader($larder, $kitchen->equipment()->measures->cupMl))->read($asked);
+        $line = $lines->read($asked);
         // "2 cups jaggery" asks what that weighs; "jaggery" what it is.
         $weighed = null !== $line->quantity && null !== $line->ingredient ? $line : null;
         $found = match (true) {

@@ -13,7 +13,8 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\DraftOfTelling;
 use FeastLadle\Drafting\OpenPoint;
 use FeastLadle\Drafting\ToldDraft;
-use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\LineReader;
+use FeastLadle\Telling\Telling;
 use FeastLadle\Telling\TextReader;
 use FeastLadle\Telling\ToldRecipe;
 
@@ -27,7 +28,8 @@ final readonly class Intake
         private RecipeBook $book,
         private DraftDesk $desk,
         private LinkedData $linked,
-        private Larder $larder,
+        private LineReader $lines,
+        private Telling $telling,
         private CurrentKitchen $kitchen,
     ) {
     }
@@ -104,7 +106,7 @@ final readonly class Intake
             }
         }
 
-        return (new TextReader($this->larder, $this->kitchen->equipment()->measures->cupMl))->read($start);
+        return (new TextReader($this->lines, $this->telling))->read($start);
     }
 
     private function inScript(string $script): string|ToldRecipe|null
@@ -119,7 +121,7 @@ final readonly class Intake
 
     private function understand(ToldRecipe $told): ToldDraft
     {
-        return (new DraftOfTelling($this->larder, $this->kitchen->equipment()->measures->cupMl))->make(
+        return (new DraftOfTelling($this->lines, $this->telling, $this->kitchen->equipment()->measures->cupMl))->make(
             $told,
             $this->desk->freeSlug($told->name),
         );

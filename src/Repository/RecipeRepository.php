@@ -28,6 +28,17 @@ final class RecipeRepository extends ServiceEntityRepository
         return $this->findBy(['kitchen' => $kitchen], ['name' => 'ASC']);
     }
 
+    /** @return list<string> documents of recipes and drafts that bring ingredients of their own */
+    public function documentsThatBring(): array
+    {
+        $rows = $this->getEntityManager()->getConnection()->fetchFirstColumn(
+            "SELECT document FROM recipe_revision WHERE document LIKE '%\"ingredients\":%'
+             UNION ALL SELECT document FROM recipe_draft WHERE document LIKE '%\"ingredients\":%'",
+        );
+
+        return array_values(array_filter($rows, \is_string(...)));
+    }
+
     /** Names the revisions there are, all kitchens together. */
     public function state(): string
     {

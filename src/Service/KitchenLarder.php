@@ -161,7 +161,7 @@ final readonly class KitchenLarder
             // Before the first setup, and for files on the command line, there is no kitchen.
             return [];
         }
-        $own = [];
+        $own = null === $kitchen ? [] : $this->brought();
         foreach (null === $kitchen ? [] : $this->entries->all($kitchen) as $entry) {
             /** @var array<string, mixed> $thing */
             $thing = json_decode($entry->getDocument(), true, 16, \JSON_THROW_ON_ERROR);
@@ -169,6 +169,43 @@ final readonly class KitchenLarder
         }
 
         return $own;
+    }
+
+    /** @return array<string, array<string, mixed>> what recipes and drafts bring with them and nobody else knows, by id */
+    private function brought(): array
+    {
+        $brought = [];
+        $shipped = null;
+        foreach ($this->recipes->documentsThatBring() as $json) {
+            $document = json_decode($json, true, 64);
+            foreach (\is_array($document) && \is_array($document['ingredients'] ?? null) ? $document['ingredients'] : [] as $thing) {
+                $shipped ??= $this->shipped();
+                $id = \is_array($thing) && \is_string($thing['id'] ?? null) ? $thing['id'] : '';
+                if (\is_array($thing) && '' !== $id && !isset($shipped[$id])) {
+                    $brought[$id] ??= self::completed($thing);
+                }
+            }
+        }
+
+        return $brought;
+    }
+
+    /**
+     * @param array<array-key, mixed> $thing
+     *
+     * @return array<string, mixed> with what a larder wants of a thing
+     */
+    private static function completed(array $thing): array
+    {
+        $whole = [];
+        foreach ([...LarderReader::NAMED_ONLY, ...$thing] as $field => $value) {
+            $whole[(string) $field] = $value;
+        }
+        if ([] === array_intersect_key($thing, ['water' => 1, 'sugar' => 1, 'fat' => 1, 'starch' => 1])) {
+            $whole['hazards'] = ['unknown'];
+        }
+
+        return [...$whole, 'own' => true];
     }
 
     /** @return array<string, array<string, mixed>> by id */

@@ -16,6 +16,11 @@ final readonly class ShippedFiles
         return $this->read('larder.json');
     }
 
+    public function words(): string
+    {
+        return $this->read('words.json');
+    }
+
     /** @return array<string, string> recipe documents by slug */
     public function recipes(): array
     {

@@ -269,7 +269,7 @@ final class CommandsTest extends KernelTestCase
         );
         $parsed = json_decode($parse->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
         self::assertIsArray($parsed);
-        self::assertSame(['draft', 'questions', 'guesses'], array_keys($parsed));
+        self::assertSame(['draft', 'questions', 'guesses', 'read'], array_keys($parsed));
         self::assertStringContainsString('"semolina-sweet"', $parse->getDisplay());
         self::assertSame([], static::getContainer()->get(DraftDesk::class)->titles());
         self::assertSame(2, $parse->execute(['file' => $this->file("\xff\xfe")]));

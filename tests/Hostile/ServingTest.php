@@ -10,7 +10,8 @@ use App\Service\SessionFolder;
 use App\Tests\Support\BrowserCase;
 use Doctrine\DBAL\Driver\PDO\SQLite\Driver;
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Larder\Larder;
+use FeastLadle\Telling\LineReader;
+use FeastLadle\Telling\Telling;
 use FeastLadle\Telling\TextReader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Dotenv\Dotenv;
@@ -38,7 +39,7 @@ final class ServingTest extends BrowserCase
 
     public function testATellingWithoutEndIsRefused(): void
     {
-        $reader = new TextReader(self::getContainer()->get(Larder::class), 240);
+        $reader = new TextReader(self::getContainer()->get(LineReader::class), self::getContainer()->get(Telling::class));
         $this->expectException(FaultyDocument::class);
         $this->expectExceptionMessage('sentences');
         $reader->read('Take 1 cup sugar. '.str_repeat('boil it and then add ', 2500));

@@ -4,41 +4,45 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
-use FeastLadle\Larder\Ingredient;
-use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
-use FeastLadle\Telling\HealthClaims;
-use FeastLadle\Telling\IngredientLine;
+use FeastLadle\Telling\Contradiction;
+use FeastLadle\Telling\Heard;
 use FeastLadle\Telling\LineReader;
-use FeastLadle\Telling\SentenceReader;
 use FeastLadle\Telling\SpokenUnit;
+use FeastLadle\Telling\Telling;
+use FeastLadle\Telling\ToldAmount;
 use FeastLadle\Telling\ToldRecipe;
-use FeastLadle\Telling\ToldSentence;
+use FeastLadle\Telling\ToldStep;
 
 /**
- * Makes a draft of a told recipe. Sentences become steps; each goes on with what the one before gave, unless it begins something
- * of its own, and takes up what it names. What was never said is supposed, marked, and, where it changes the sweet, asked.
+ * Makes a draft of a told recipe: the steps that were heard, with what goes into each. What was never said is supposed, marked, and,
+ * where it changes the sweet, asked; what contradicts itself is asked.
  */
 final class DraftOfTelling
 {
     public const MOST_QUESTIONS = 8;
 
+    private const PERIODS = ['hour' => 60, 'day' => 1440, 'week' => 10080, 'month' => 43200, 'year' => 525600];
+
+    private const LONGEST_KEEPING = 100_000;
+
     /** @var list<array<string, mixed>> */
     private array $steps = [];
+
+    /** @var array<int, string> step ids by number of the heard step */
+    private array $ids = [];
 
     private OpenPoints $open;
 
     private ToldBowls $bowls;
 
-    private ToldSteps $said;
+    private ToldSteps $told;
 
-    private LooseEnds $streams;
+    /** @var array<int, string> places of bowls, by the object of their amount */
+    private array $places = [];
 
-    /** @var array<string, array{IngredientLine, bool}> listed things by ingredient id, and whether a step has taken them */
-    private array $listed = [];
-
-    public function __construct(private readonly Larder $larder, private readonly float $cupMl)
+    public function __construct(private readonly LineReader $lines, private readonly Telling $telling, private readonly float $cupMl)
     {
         $this->begin();
     }
@@ -46,245 +50,209 @@ final class DraftOfTelling
     public function make(ToldRecipe $told, string $slug): ToldDraft
     {
         $this->begin();
-        $unknown = [];
-        foreach ($told->ingredients as $text) {
-            $line = (new LineReader($this->larder, $this->cupMl))->read($text);
-            if (null === $line->ingredient) {
-                $unknown[] = $text;
-            } else {
-                $this->listed[$line->ingredient->id] = [$line, false];
-            }
+        $listed = [];
+        foreach ($told->ingredients as $line) {
+            array_push($listed, ...$this->listed($line));
         }
-        $claims = [];
-        foreach ($told->steps as $text) {
-            $apart = HealthClaims::setAside($text);
-            array_push($claims, ...$apart['claims']);
-            if ('' !== $apart['stays']) {
-                $this->step((new SentenceReader($this->larder, $this->cupMl))->read($apart['stays']));
-            }
+        $heard = $this->telling->hear($told->text(), $listed);
+        foreach ($heard->steps as $number => $step) {
+            $this->step($heard, $number, $step);
         }
-        $summary = HealthClaims::setAside($told->summary);
-        foreach ([...$summary['claims'], ...$claims] as $claim) {
+        $this->leftOver($heard);
+        $this->joinStreams($heard);
+        foreach ([...$this->telling->claims($told->summary), ...$heard->claims] as $claim) {
             $this->open->guess('', 'Set aside, as nobody here can vouch for it: "{claim}"', claim: mb_substr($claim, 0, 120));
         }
-        $this->leftOver();
-        $this->joinStreams();
-        foreach ($unknown as $text) {
-            $this->open->ask(
-                '',
-                0.7,
-                'What is "{line}"? The larder knows no such thing; it was left out.',
-                line: mb_substr($text, 0, 80),
-            );
+        foreach ($heard->contradictions as $contradiction) {
+            $this->contradiction($contradiction);
         }
-        $draft = $this->draft($told, $slug, $summary['stays']);
-        $this->askAboutTheWhole($told);
+        $draft = $this->draft($told, $heard, $slug);
+        $this->askAboutTheWhole($told, $heard, $listed);
 
-        return new ToldDraft($draft, $this->open->questions(self::MOST_QUESTIONS), $this->open->guesses());
+        return new ToldDraft($draft, $this->open->questions(self::MOST_QUESTIONS), $this->open->guesses(), $heard);
     }
 
     /** One telling leaves nothing behind for the next. */
     private function begin(): void
     {
-        $this->steps = $this->listed = [];
-        $this->streams = new LooseEnds();
+        $this->steps = $this->ids = $this->places = [];
         $this->open = new OpenPoints();
-        $this->bowls = new ToldBowls($this->larder, $this->cupMl, $this->open);
-        $this->said = new ToldSteps($this->open);
+        $this->bowls = new ToldBowls($this->open);
+        $this->told = new ToldSteps($this->open);
     }
 
-    private function step(ToldSentence $sentence): void
+    /** @return list<ToldAmount> */
+    private function listed(string $line): array
     {
-        // Nothing is done in it: it belongs to the step before, as a word to the helper.
-        $last = array_key_last($this->steps);
-        $mentioned = $this->mentioned($sentence);
-        if (null !== $last && \in_array('process', $sentence->supposed, true) && [] === $mentioned) {
-            $say = $this->steps[$last]['say'] ?? '';
-            $this->steps[$last]['say'] = mb_substr(trim((\is_string($say) ? $say : '').' '.$sentence->text), 0, 900);
-
-            return;
+        $amounts = $this->lines->amounts($line);
+        if ([] !== $amounts) {
+            return $amounts;
         }
+        // What no larder knows is a bowl with a name all the same.
+        $name = trim((string) preg_replace('/^[\s•*\-–\d.,\/½¼¾]+/u', '', mb_substr($line, 0, 80)));
+
+        return '' === $name ? [] : [new ToldAmount(null, $name, null, null, null, '', -1, -1)];
+    }
+
+    private function step(Heard $heard, int $number, ToldStep $step): void
+    {
         $index = \count($this->steps);
-        $guide = ProcessGuide::of($sentence->process);
-        $step = $guide->step($this->freeId($sentence->process));
-        $step['title'] = mb_substr($this->said->title($sentence), 0, 90);
-        $step['say'] = mb_substr($sentence->text, 0, 900);
-        $id = \is_string($step['id']) ? $step['id'] : '';
-        $sources = $this->streams->takenUp($sentence, $mentioned);
-        $takes = array_map(static fn (string $from): array => ['from' => $from], $sources);
-        foreach ($mentioned as $line) {
-            $takes[] = $this->bowls->of($line, $sentence->process, '/steps/'.$index.'/takes/'.\count($takes));
-        }
-        $fat = array_values(
-            array_filter(
-                \is_array($step['takes']) ? $step['takes'] : [],
-                static fn (mixed $t): bool => \is_array($t) && isset($t['fatDepthMm']),
-            ),
-        );
-        $step['takes'] = [...$takes, ...$fat];
-        $main = $sources[0] ?? null;
-        $step = $this->said->vesselFireAndHands($step, $sentence, $index, $main, null === $main ? [] : $this->byId($main));
-        $step = $this->said->timeAndTarget($step, $sentence, $guide, $index);
-        $this->steps[] = $step;
-        $this->streams->begin($id, $sentence, $mentioned);
-        if (\in_array('process', $sentence->supposed, true)) {
-            $this->open->guess(
-                '/steps/'.$index.'/process',
-                '"{sentence}" was taken as mixing',
-                sentence: mb_substr($sentence->text, 0, 60),
-            );
-        }
-    }
-
-    /** @return list<IngredientLine> things that enter here: amounts said in the sentence, and listed things it names */
-    private function mentioned(ToldSentence $sentence): array
-    {
-        $lines = [];
-        foreach ($sentence->amounts as $line) {
-            $id = $line->ingredient->id ?? '';
-            $lines[$id] = $line;
-            if (isset($this->listed[$id])) {
-                $this->listed[$id][1] = true;
+        $takes = [];
+        foreach ($step->sources as $source) {
+            if (isset($this->ids[$source])) {
+                $takes[] = ['from' => $this->ids[$source]];
             }
         }
-        $plain = ' '.preg_replace('/[^a-z]+/', ' ', mb_strtolower($sentence->text)).' ';
-        foreach ($this->listed as $id => [$line, $taken]) {
-            if (!$taken && null !== $line->ingredient && $this->bowls->isNamed($line->ingredient, $line->named, $plain)) {
-                $lines[$id] = $line;
-                $this->listed[$id][1] = true;
-            }
+        foreach ($step->amounts as $amount) {
+            $place = '/steps/'.$index.'/takes/'.\count($takes);
+            $this->places[spl_object_id($amount)] = $place;
+            $takes[] = $this->bowls->of($amount, $place);
         }
-
-        return array_values($lines);
+        $id = $this->freeId($step->process);
+        $main = $takes[0]['from'] ?? null;
+        $this->steps[] = $this->told->document($heard, $number, $step, $id, $takes, \is_string($main) ? $this->byId($main) : [], $index);
+        $this->ids[$number] = $id;
     }
 
-    /** Listed things that no sentence named go in where things are mixed, and that is asked. */
-    private function leftOver(): void
+    /** Told, and never said where it goes: it goes in where things are mixed, and that is asked. */
+    private function leftOver(Heard $heard): void
     {
-        $lines = array_map(
-            static fn (array $l): IngredientLine => $l[0],
-            array_filter($this->listed, static fn (array $l): bool => !$l[1]),
-        );
-        if ([] === $lines) {
+        $left = array_values(array_filter(
+            $heard->unused,
+            fn (ToldAmount $a): bool => $a->isTold && !isset($this->places[spl_object_id($a)]),
+        ));
+        if ([] === $left) {
             return;
         }
-        $asked = false;
-        if ([] === $this->steps) {
+        $asked = [] === $this->steps;
+        if ($asked) {
             $this->steps[] = [
                 ...ProcessGuide::of(Process::MixIn)->step('mix-in'),
                 'title' => 'Mix everything',
                 'vessel' => ['kind' => 'bowl'],
             ];
-            $this->streams->beginUnnamed('mix-in');
             $this->open->ask('/steps/0', 1.0, 'What is done with all this? No step was told.');
-            $asked = true;
         }
         $into = 0;
         foreach ($this->steps as $index => $step) {
-            if ([] === array_filter(Draft::rows($step, 'takes'), static fn (array $t): bool => isset($t['from']))) {
+            if (\in_array($step['process'], [Process::MixIn->value, Process::Garnish->value], true)) {
                 $into = $index;
             }
         }
-        foreach ($lines as $line) {
+        foreach ($left as $amount) {
             $takes = Draft::rows($this->steps[$into], 'takes');
             $place = '/steps/'.$into.'/takes/'.\count($takes);
-            $takes[] = $this->bowls->of($line, Process::MixIn, $place);
+            $this->places[spl_object_id($amount)] = $place;
+            $takes[] = $this->bowls->of($amount, $place);
             $this->steps[$into]['takes'] = $takes;
             $title = $this->steps[$into]['title'] ?? '';
             $this->open->guess(
                 $place,
-                '{name} is in the list, but no step names it; it was put into "{title}"',
-                name: $line->ingredient->name ?? '',
+                '{name} was told, but no step names it; it was put into "{title}"',
+                name: $amount->thing->name ?? $amount->named,
                 title: \is_string($title) ? $title : '',
             );
             if (!$asked) {
-                $this->open->ask($place, 0.6, '{name}: when does it go in?', name: $line->ingredient->name ?? '');
+                $this->open->ask($place, 0.6, '{name}: when does it go in?', name: $amount->thing->name ?? $amount->named);
             }
         }
     }
 
     /** What nobody took up meets at the end; a dish is dished up. */
-    private function joinStreams(): void
+    private function joinStreams(Heard $heard): void
     {
         foreach ($this->steps as $index => $step) {
             if ([] === Draft::rows($step, 'takes')) {
-                // It names nothing: it goes on with whatever was last.
-                $earlier = array_column(\array_slice($this->steps, 0, $index), 'id');
-                $last = $this->streams->takeLastOf($earlier);
-                if (null !== $last) {
-                    $this->steps[$index]['takes'] = [['from' => $last]];
-                } else {
-                    $this->steps[$index]['takes'] = [['ingredient' => 'water', 'grams' => ToldBowls::BODY_GRAMS]];
-                    $this->open->ask(
-                        '/steps/'.$index.'/takes',
-                        0.8,
-                        '"{title}": what goes in here?',
-                        title: \is_string($step['title'] ?? null) ? $step['title'] : '',
-                    );
-                }
+                // Nothing was named: whatever it is stands there as what it is, a bowl nobody has filled yet.
+                $place = '/steps/'.$index.'/takes';
+                $this->steps[$index]['takes'] = [$this->bowls->unsaid($place.'/0')];
+                $this->open->ask($place, 0.8, '"{title}": what goes in here?', title: \is_string($step['title'] ?? null) ? $step['title'] : '');
             }
         }
-        $open = $this->streams->open();
+        $taken = [];
+        foreach ($this->steps as $step) {
+            foreach (Draft::rows($step, 'takes') as $take) {
+                $taken[] = $take['from'] ?? null;
+            }
+        }
+        $ends = array_values(array_diff(array_column($this->steps, 'id'), $taken));
         $last = $this->steps[array_key_last($this->steps) ?? 0] ?? null;
         $isServed = \in_array($last['process'] ?? null, [Process::DishUp->value, Process::Garnish->value], true);
         if (!$isServed) {
             $step = ProcessGuide::of(Process::DishUp)->step($this->freeId(Process::DishUp));
-            $step['takes'] = array_map(static fn (string $id): array => ['from' => $id], $open);
+            $step['takes'] = array_map(static fn (mixed $id): array => ['from' => $id], $ends);
             $this->steps[] = $step;
-        } elseif (\count($open) > 1 && null !== $last) {
+        } elseif (\count($ends) > 1 && null !== $last) {
             $index = \count($this->steps) - 1;
-            $own = $last['id'] ?? '';
-            $this->steps[$index]['takes'] = [
-                ...Draft::rows($last, 'takes'),
-                ...array_map(
-                    static fn (string $id): array => ['from' => $id],
-                    array_values(array_filter($open, static fn (string $id): bool => $id !== $own)),
-                ),
-            ];
+            $others = array_values(array_filter($ends, static fn (mixed $id): bool => $id !== ($last['id'] ?? '')));
+            $this->steps[$index]['takes'] = [...Draft::rows($last, 'takes'), ...array_map(static fn (mixed $id): array => ['from' => $id], $others)];
         }
-        if (\count($open) > 1) {
-            foreach (\array_slice($open, 0, -1) as $id) {
-                $title = $this->byId($id)['title'] ?? $id;
-                $this->open->ask(
-                    '/steps/'.(\count($this->steps) - 1).'/takes',
-                    0.75,
-                    'Where does "{title}" go? It was poured in at the end.',
-                    title: \is_string($title) ? $title : $id,
-                );
-            }
+        foreach (\count($ends) > 1 ? \array_slice($ends, 0, -1) : [] as $id) {
+            $title = $this->byId(\is_string($id) ? $id : '')['title'] ?? '';
+            $this->open->ask(
+                '/steps/'.(\count($this->steps) - 1).'/takes',
+                0.75,
+                'Where does "{title}" go? It was poured in at the end.',
+                title: \is_string($title) ? $title : '',
+            );
         }
     }
 
-    private function draft(ToldRecipe $told, string $slug, string $summary): Draft
+    private function contradiction(Contradiction $contradiction): void
     {
-        $name = '' === $told->name ? 'A told sweet' : $told->name;
-        $draft = Draft::blank($slug, $name)->withHead(['summary' => $summary, 'origin' => 'As it was told']);
-
-        return Draft::of([...$draft->document(), 'steps' => $this->steps])->withResultFound();
+        $place = null === $contradiction->amount ? null : $this->places[spl_object_id($contradiction->amount)] ?? null;
+        $values = $contradiction->asks->values;
+        $this->open->add(OpenPoint::asking(null === $place ? '' : $place.'/grams', 0.95, $contradiction->asks->id, $values, [
+            $contradiction->first,
+            $contradiction->next,
+        ]));
     }
 
-    private function askAboutTheWhole(ToldRecipe $told): void
+    private function draft(ToldRecipe $told, Heard $heard, string $slug): Draft
     {
+        $name = '' !== $told->name ? $told->name : ('' !== $heard->frame->name ? $heard->frame->name : 'A told sweet');
+        $draft = Draft::blank($slug, mb_substr($name, 0, 80))->withHead([
+            'summary' => $this->telling->withoutClaims($told->summary),
+            'origin' => 'As it was told',
+        ]);
+        $serving = ['way' => $heard->frame->served ?? 'warm', 'keepMinutes' => $this->keeps($heard->frame->keeps) ?? 120];
+        $document = [...$draft->document(), 'serving' => $serving];
+        $brought = $this->bowls->brought();
+
+        return Draft::of([...$document, ...([] === $brought ? [] : ['ingredients' => $brought]), 'steps' => $this->steps])->withResultFound();
+    }
+
+    private function keeps(?string $keeps): ?int
+    {
+        if (null === $keeps || 1 !== preg_match('/^([\d.]+) (\w+?)s?$/', $keeps, $match) || !isset(self::PERIODS[$match[2]])) {
+            return null;
+        }
+
+        return min(self::LONGEST_KEEPING, (int) round((float) $match[1] * self::PERIODS[$match[2]]));
+    }
+
+    /** @param list<ToldAmount> $listed */
+    private function askAboutTheWhole(ToldRecipe $told, Heard $heard, array $listed): void
+    {
+        $makes = '' !== $told->yields ? $told->yields : $heard->frame->makes ?? '';
         $this->open->guess('/portion/grams', 'A portion was supposed to be 100 g');
-        $this->open->guess('/serving', 'Served warm, within two hours, was supposed');
+        if (null === $heard->frame->served) {
+            $this->open->guess('/serving', 'Served warm, within two hours, was supposed');
+        }
         $this->open->ask(
             '/portion/grams',
-            '' === $told->yields ? 0.55 : 0.4,
-            '' === $told->yields
-                ? 'How large is a portion, and how many does this make?'
-                : 'It makes "{yields}": how large is a portion of it?',
-            yields: $told->yields,
+            '' === $makes ? 0.55 : 0.4,
+            '' === $makes ? 'How large is a portion, and how many does this make?' : 'It makes "{yields}": how large is a portion of it?',
+            yields: $makes,
         );
-        foreach ($this->listed as [$line]) {
-            if (SpokenUnit::Cup === $line->unit) {
-                $this->open->ask(
-                    '',
-                    0.35,
-                    'Whose cup is it? This kitchen\'s, of {ml} ml, was taken.',
-                    ml: $this->cupMl,
-                );
+        foreach ([...$listed, ...$heard->amounts] as $amount) {
+            if (SpokenUnit::Cup === $amount->unit) {
+                $this->open->ask('', 0.35, 'Whose cup is it? This kitchen\'s, of {ml} ml, was taken.', ml: $this->cupMl);
                 break;
             }
+        }
+        foreach ($heard->alternatives as $amount) {
+            $this->open->guess('', 'Some take {name} instead: that can become a school.', name: $amount->thing->name ?? $amount->named);
         }
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
-use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
 use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\ProcessGuide;
+use FeastLadle\Telling\LineReader;
 
 /** What the writer of a recipe can do to a draft: one thing at a time, named by a word and where it is done. */
 final readonly class Editing
@@ -23,9 +23,9 @@ final readonly class Editing
 
     private TypedStep $typed;
 
-    public function __construct(Larder $larder, float $cupMl)
+    public function __construct(LineReader $lines)
     {
-        $this->typed = new TypedStep($larder, $cupMl);
+        $this->typed = new TypedStep($lines);
     }
 
     /**

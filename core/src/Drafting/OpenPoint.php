@@ -10,11 +10,26 @@ use FeastLadle\Words\Sentence;
 final readonly class OpenPoint
 {
     /**
-     * @param string $place  JSON pointer into the draft; empty: the whole
-     * @param float  $weight how much the answer changes the sweet; questions are asked by it
+     * @param string               $place  JSON pointer into the draft; empty: the whole
+     * @param array{int, int}|null $about  tokens of the telling that it is about
+     * @param float                $weight how much the answer changes the sweet; questions are asked by it
      */
-    private function __construct(public bool $isQuestion, public string $place, public float $weight, public Sentence $sentence)
+    private function __construct(
+        public bool $isQuestion,
+        public string $place,
+        public float $weight,
+        public Sentence $sentence,
+        public ?array $about = null,
+    ) {
+    }
+
+    /**
+     * @param array<string, string|int|float|Sentence> $values
+     * @param array{int, int}                          $about  tokens of the telling that it is about
+     */
+    public static function asking(string $place, float $weight, string $message, array $values, array $about): self
     {
+        return new self(true, $place, $weight, new Sentence($message, $values), $about);
     }
 
     public static function question(string $place, float $weight, string $message, string|int|float ...$values): self

@@ -25,6 +25,15 @@ final class OpenPoints
         $this->guesses[] = OpenPoint::guess($place, $template, ...$values);
     }
 
+    public function add(OpenPoint $point): void
+    {
+        if ($point->isQuestion) {
+            $this->questions[] = $point;
+        } else {
+            $this->guesses[] = $point;
+        }
+    }
+
     /** @return list<OpenPoint> the most consequential first */
     public function questions(int $most): array
     {

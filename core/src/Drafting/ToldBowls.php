@@ -5,87 +5,59 @@ declare(strict_types=1);
 namespace FeastLadle\Drafting;
 
 use FeastLadle\Larder\Ingredient;
-use FeastLadle\Larder\Larder;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Take;
-use FeastLadle\Telling\IngredientLine;
-use FeastLadle\Telling\LineReader;
+use FeastLadle\Telling\ToldAmount;
 
-/** A bowl of a told recipe: how much was said, or supposed and asked, and whether two tellings of it agree. */
-final readonly class ToldBowls
+/** The bowls of a told recipe: how much was said, or supposed and asked; a thing that no larder knows is a bowl with its name. */
+final class ToldBowls
 {
-    /** Two measures of one amount that differ by more than this can't both be meant. */
-    private const AGREE = 1.2;
-
     private const SPICE_GRAMS = 2.0;
     private const SPRINKLE_GRAMS = 25.0;
-    public const BODY_GRAMS = 100.0;
+    private const BODY_GRAMS = 100.0;
+    private const UNSAID = 'what-was-not-said';
 
-    public function __construct(private Larder $larder, private float $cupMl, private OpenPoints $open)
+    /** @var array<string, string> names by id */
+    private array $unknown = [];
+
+    public function __construct(private readonly OpenPoints $open)
     {
     }
 
-    public function isNamed(Ingredient $ingredient, string $listedAs, string $plain): bool
+    /** @return list<array{id: string, name: string}> what the recipe brings with it */
+    public function brought(): array
     {
-        foreach ([$listedAs, $ingredient->name, ...$ingredient->names] as $name) {
-            $words = array_filter(
-                explode(' ', (string) preg_replace('/[^a-z]+/', ' ', mb_strtolower(explode(',', $name)[0]))),
-                static fn (string $w): bool => mb_strlen($w) > 2,
-            );
-            $last = [] === $words ? '' : $words[array_key_last($words)];
-            // "the sugar" names powdered sugar when that is what is listed.
-            foreach ([implode(' ', $words), $last] as $asked) {
-                if (
-                    '' !== $asked
-                    && (str_contains($plain, ' '.$asked.' ')
-                        || str_contains($plain, ' '.rtrim($asked, 's').' ')
-                        || str_contains($plain, ' '.$asked.'s '))
-                ) {
-                    return true;
-                }
-            }
+        $brought = [];
+        foreach ($this->unknown as $id => $name) {
+            $brought[] = ['id' => (string) $id, 'name' => $name];
         }
 
-        return false;
+        return $brought;
     }
 
     /** @return array<string, mixed> */
-    public function of(IngredientLine $line, Process $process, string $place): array
+    public function of(ToldAmount $amount, string $place): array
     {
-        $ingredient = $line->ingredient ?? throw new \LogicException('A bowl holds a thing of the larder.');
-        $grams = $line->grams;
-        $isSpice = $ingredient->buying->pack->grams <= 60 || \in_array($ingredient->id, ['salt', 'baking-soda', 'baking-powder'], true);
+        $thing = $amount->thing;
+        $name = $thing->name ?? $amount->named;
+        $at = [$amount->first, $amount->next];
+        $id = $thing->id ?? $this->named($amount, $place);
+        $isSpice = null !== $thing && ($thing->buying->pack->grams <= 60 || \in_array($thing->id, ['salt', 'baking-soda', 'baking-powder'], true));
+        $grams = $amount->grams;
         if (null === $grams) {
-            $grams = $isSpice
-                ? self::SPICE_GRAMS
-                : (1 === preg_match('/\b(?:few|little|handful|garnish)\b/i', $line->named.' '.$line->note)
-                    ? self::SPRINKLE_GRAMS
-                    : self::BODY_GRAMS);
-            $this->open->guess(
-                $place.'/grams',
-                '{name}: no amount was told; {grams} g were supposed',
-                name: $ingredient->name,
-                grams: $grams,
-            );
-            $this->open->ask(
-                $place.'/grams',
-                $isSpice ? 0.25 : ($ingredient->addedSugarShare() > 0 ? 1.0 : 0.9),
-                '{name}: how much?',
-                name: $ingredient->name,
-            );
+            $grams = match (true) {
+                $isSpice => self::SPICE_GRAMS,
+                1 === preg_match('/\b(?:few|little|handful|garnish|some|bit|speck)\b/i', $amount->vague) => self::SPRINKLE_GRAMS,
+                default => self::BODY_GRAMS,
+            };
+            $this->open->guess($place.'/grams', '{name}: no amount was told; {grams} g were supposed', name: $name, grams: $grams);
+            $this->ask($amount, $thing, $isSpice, $name, $place, $at);
         }
-        foreach ($line->guesses as $guess) {
-            $this->open->guess(
-                $place,
-                '{name}: {guess}',
-                name: $ingredient->name,
-                guess: $guess->sentence->text(),
-            );
+        foreach ($amount->guesses as $guess) {
+            $this->open->guess($place, '{name}: {guess}', name: $name, guess: $guess->sentence->text());
         }
-        $this->crossCheck($line, $ingredient, $grams, $place);
-        $bowl = ['ingredient' => $ingredient->id, 'grams' => round(max(0.01, $grams), 2)];
-        if ('' !== $line->note) {
-            $bowl['how'] = mb_substr($line->note, 0, 150);
+        $bowl = ['ingredient' => $id, 'grams' => round(max(0.01, $grams), 2)];
+        if ('' !== $amount->vague) {
+            $bowl['how'] = mb_substr($amount->vague, 0, 150);
         }
         if ($isSpice && $bowl['grams'] < 20) {
             $bowl['exponent'] = Take::STRONG;
@@ -94,26 +66,40 @@ final readonly class ToldBowls
         return $bowl;
     }
 
-    /** "2 cups (300 g) sugar": does the one agree with the other? */
-    private function crossCheck(IngredientLine $line, Ingredient $ingredient, float $grams, string $place): void
+    /** @return array<string, mixed> a bowl of which nobody said what it holds */
+    public function unsaid(string $place): array
     {
-        if (null === $line->unit || 1 !== preg_match('/(\d[\d.,\/ ½¼¾]*)\s*(g|gm|gms|grams?|kg|ml|l)\b/i', $line->note, $match)) {
-            return;
+        $this->unknown[self::UNSAID] = 'What was not said';
+        $this->open->guess($place.'/grams', 'What goes in here was not told; {grams} g were supposed', grams: self::BODY_GRAMS);
+
+        return ['ingredient' => self::UNSAID, 'grams' => self::BODY_GRAMS];
+    }
+
+    /** @param array{int, int} $at tokens of the text */
+    private function ask(ToldAmount $amount, ?Ingredient $thing, bool $isSpice, string $name, string $place, array $at): void
+    {
+        $weight = $isSpice ? 0.25 : (null !== $thing && $thing->addedSugarShare() > 0 ? 1.0 : 0.9);
+        $this->open->add('' === $amount->vague
+            ? OpenPoint::asking($place.'/grams', $weight, '{name}: how much?', ['name' => $name], $at)
+            : OpenPoint::asking($place.'/grams', $weight, '{name}: how much is "{words}"?', ['name' => $name, 'words' => $amount->vague], $at));
+    }
+
+    /** A name for what no larder knows, and the question what it is. */
+    private function named(ToldAmount $amount, string $place): string
+    {
+        $id = trim(substr((string) preg_replace('/[^a-z0-9]+/', '-', mb_strtolower($amount->named)), 0, 50), '-');
+        $id = 1 === preg_match('/^[a-z]/', $id) ? $id : 'thing-'.substr(md5($amount->named), 0, 6);
+        if (!isset($this->unknown[$id])) {
+            $this->open->add(OpenPoint::asking(
+                $place,
+                0.7,
+                'What is "{words}"? The larder knows no such thing; it stays a bowl with that name.',
+                ['words' => mb_substr($amount->named, 0, 80)],
+                [$amount->first, $amount->next],
+            ));
         }
-        $other = (new LineReader($this->larder, $this->cupMl))->read($match[0].' '.$ingredient->name)->grams;
-        if (null === $other || $other <= 0 || $grams <= 0) {
-            return;
-        }
-        if (max($other / $grams, $grams / $other) > self::AGREE) {
-            $this->open->ask(
-                $place.'/grams',
-                0.95,
-                '{name}: {said} comes to {grams} g in this kitchen, but {other} g was told too. Which holds?',
-                name: $ingredient->name,
-                said: $line->quantity?->middle().' × '.$line->unit->value,
-                grams: round($grams),
-                other: round($other),
-            );
-        }
+        $this->unknown[$id] = mb_substr($amount->named, 0, 80);
+
+        return $id;
     }
 }

@@ -70,8 +70,11 @@ final readonly class TypedStep
         'label',
     ];
 
-    public function __construct(private Larder $larder, private float $cupMl)
+    private Larder $larder;
+
+    public function __construct(private LineReader $lines)
     {
+        $this->larder = $lines->larder;
     }
 
     /**
@@ -161,7 +164,7 @@ final readonly class TypedStep
      */
     public function line(string $line): ?array
     {
-        $read = (new LineReader($this->larder, $this->cupMl))->read($line);
+        $read = $this->lines->read($line);
         if (null === $read->ingredient) {
             return null;
         }
@@ -184,7 +187,7 @@ final readonly class TypedStep
         foreach (['grams', 'reserve'] as $field) {
             $amount = $take[$field] ?? null;
             if (\is_string($amount) && \is_string($take['ingredient']) && $this->larder->knows($take['ingredient'])) {
-                $grams = (new LineReader($this->larder, $this->cupMl))->read($amount.' '.$this->larder->get($take['ingredient'])->name)
+                $grams = $this->lines->read($amount.' '.$this->larder->get($take['ingredient'])->name)
                     ->grams;
                 $take[$field] = null === $grams ? $amount : round($grams, 2);
             }

@@ -22,7 +22,9 @@ enum Danger: string
     case Honey = 'honey';
     case Law = 'law';
     case Grade = 'grade';
+    /** nobody said what is in it */
+    case Unknown = 'unknown';
 
     /** Those that lie in a thing itself, as the larder says. */
-    public const OF_THINGS = [self::Choking, self::Honey, self::Law, self::Grade];
+    public const OF_THINGS = [self::Choking, self::Honey, self::Law, self::Grade, self::Unknown];
 }

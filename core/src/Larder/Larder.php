@@ -20,6 +20,21 @@ final class Larder
     {
     }
 
+    /**
+     * The same with what a recipe, a feast or a kitchen brings; what is known already stays as it is known.
+     *
+     * @param list<Ingredient> $brought
+     */
+    public function with(array $brought): self
+    {
+        $ingredients = $this->ingredients;
+        foreach ($brought as $ingredient) {
+            $ingredients[$ingredient->id] ??= $ingredient;
+        }
+
+        return new self($ingredients);
+    }
+
     public function knows(string $id): bool
     {
         return isset($this->ingredients[$id]);

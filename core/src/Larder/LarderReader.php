@@ -15,6 +15,11 @@ final class LarderReader
 {
     public const FORMAT = 'feast-ladle/larder';
 
+    private const MOST_BROUGHT = 30;
+
+    /** What a thing is of which only the name was said: it weighs what flour or fruit does, a kitchen estimate. */
+    public const NAMED_ONLY = ['density' => 0.6, 'potMl' => 0.9, 'pack' => ['name' => 'loose', 'grams' => 100, 'loose' => true]];
+
     /** @throws FaultyDocument */
     public function read(string $json): Larder
     {
@@ -42,7 +47,29 @@ final class LarderReader
         return new Larder($ingredients);
     }
 
-    private function ingredient(Node $node): Ingredient
+    /**
+     * Things that a recipe brings with it. Only id and name have to be told: without a composition a thing is a bowl with a name, and
+     * marked as such.
+     *
+     * @param Node $list of ingredients
+     *
+     * @return list<Ingredient>
+     */
+    public function brought(Node $list): array
+    {
+        $brought = [];
+        foreach ($list->items(self::MOST_BROUGHT) as $node) {
+            $ingredient = $this->ingredient($node, true);
+            if (isset($brought[$ingredient->id])) {
+                $node->at('id')->fault('The id "{id}" is used twice.', ['id' => $ingredient->id]);
+            }
+            $brought[$ingredient->id] = $ingredient;
+        }
+
+        return array_values($brought);
+    }
+
+    private function ingredient(Node $node, bool $isBrought = false): Ingredient
     {
         $node->onlyKeys([
             'id',
@@ -90,15 +117,19 @@ final class LarderReader
             $node->fault('Water, sugar, fat and starch add up to more than the whole.');
         }
         $pack = $node->at('pack');
-        $pack->object(['name', 'grams', 'loose']);
+        if (!$isBrought || $pack->exists()) {
+            $pack->object(['name', 'grams', 'loose']);
+        }
+        $hazards = array_map($this->hazard(...), $node->at('hazards')->items(4));
+        $isNamedOnly = $isBrought && [] === array_filter(['water', 'sugar', 'fat', 'starch'], $node->has(...));
 
         return new Ingredient(
             $node->at('id')->id(),
             $node->at('name')->string(),
             $composition,
             new Weights(
-                $node->at('density')->number(0.05, 3),
-                $node->at('potMl')->number(0.3, 3),
+                $node->at('density')->number(0.05, 3, $isBrought ? self::NAMED_ONLY['density'] : null),
+                $node->at('potMl')->number(0.3, 3, $isBrought ? self::NAMED_ONLY['potMl'] : null),
                 $node->has('each') ? $node->at('each')->number(0.001, 20000) : null,
                 $node->at('counter')->string(''),
                 array_map(static fn (Node $n): float => $n->number(0.0001, 1000), $node->at('small')->fields(10)),
@@ -113,7 +144,9 @@ final class LarderReader
                 $node->at('unsoakedTimes')->number(1, 5, 1.0),
             ),
             new Buying(
-                new Pack($pack->at('name')->string(), $pack->at('grams')->number(0.1, 100000), $pack->at('loose')->bool(false)),
+                $pack->exists() || !$isBrought
+                    ? new Pack($pack->at('name')->string(), $pack->at('grams')->number(0.1, 100000), $pack->at('loose')->bool(false))
+                    : new Pack('loose', 100.0, true),
                 $node->at('from')->enum(BuyingPlace::class, BuyingPlace::Grocer),
                 array_map(static fn (Node $n): int => $n->int(1, 12), $node->at('season')->items(12)),
                 $node->at('leadDays')->int(0, 60, 0),
@@ -121,13 +154,13 @@ final class LarderReader
             new Caveats(
                 array_map(static fn (Node $a): string => $a->string(), $node->at('allergens')->items(20)),
                 $node->at('diet')->enum(Origin::class, Origin::Plant),
-                array_map($this->hazard(...), $node->at('hazards')->items(4)),
+                $isNamedOnly ? [...$hazards, Danger::Unknown] : $hazards,
             ),
             array_map(static fn (Node $n): string => $n->string(), $node->at('names')->items(30)),
             array_map($this->likeness(...), $node->at('unlike')->items(10)),
             array_map($this->substitute(...), $node->at('substitutes')->items(6)),
             $node->has('mostCelsius') ? $node->at('mostCelsius')->number(20, 200) : null,
-            $node->at('own')->bool(false),
+            $isBrought || $node->at('own')->bool(false),
         );
     }
 

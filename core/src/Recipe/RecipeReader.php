@@ -9,6 +9,7 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Document\JsonText;
 use FeastLadle\Document\Node;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\LarderReader;
 use FeastLadle\Schools\Choices;
 use FeastLadle\Schools\SchoolsReader;
 
@@ -32,6 +33,7 @@ final readonly class RecipeReader
         'excludes',
         'dials',
         'base',
+        'ingredients',
         'steps',
         'result',
     ];
@@ -67,7 +69,22 @@ final readonly class RecipeReader
     {
         $faults = new Faults();
         $root = JsonText::decode($json, 'recipe', $faults);
-        $written = $this->fromNode($root, $faults, null, $bases);
+
+        return $this->knowing($root)->everyWay($root, $faults, $bases);
+    }
+
+    /** The reader that knows what the recipe brings. */
+    private function knowing(Node $root): self
+    {
+        $brought = (new LarderReader())->brought($root->at('ingredients'));
+
+        return [] === $brought ? $this : new self($this->larder->with($brought));
+    }
+
+    /** @return non-empty-list<Recipe> */
+    private function everyWay(Node $root, Faults $faults, ?RecipeShelf $bases): array
+    {
+        $written = $this->readNode($root, $faults, null, $bases);
         $recipes = [$written];
         $combinations = SchoolsReader::combinations($written->way);
         if (\count($combinations) > SchoolsReader::MOST_COMBINATIONS) {
@@ -95,6 +112,11 @@ final readonly class RecipeReader
 
     /** @throws FaultyDocument */
     public function fromNode(Node $root, Faults $faults, ?Choices $choices = null, ?RecipeShelf $bases = null): Recipe
+    {
+        return $this->knowing($root)->readNode($root, $faults, $choices, $bases);
+    }
+
+    private function readNode(Node $root, Faults $faults, ?Choices $choices, ?RecipeShelf $bases): Recipe
     {
         $recipe = $this->one($root, $faults, $choices ?? Choices::asWritten(), $bases ?? new NoShelf());
         $faults->throwIfAny('recipe');

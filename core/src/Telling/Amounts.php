@@ -27,7 +27,7 @@ final readonly class Amounts
     }
 
     /**
-     * @param list<Span>      $spans  those that count, of one sentence
+     * @param list<Span>       $spans  those that count, of one sentence
      * @param list<ToldAmount> $before what was told so far
      *
      * @return list<ToldAmount> in the order of the text, things without an amount among them
@@ -45,6 +45,9 @@ final readonly class Amounts
                 continue;
             }
             if ($span->is(SpanKind::Thing) && null !== $span->thing) {
+                if ($text->is($span->first - 1, 'without', 'no', 'not', 'never')) {
+                    continue;
+                }
                 $told[] = $this->named($text, $span);
                 continue;
             }
@@ -71,6 +74,20 @@ final readonly class Amounts
                 continue;
             }
             if ($span->is(SpanKind::Measure)) {
+                $both = $this->twice($text, $spans, $k);
+                if (null !== $both) {
+                    [$amount, $of] = $both;
+                    $told = $this->behind($text, $spans[$k + 1], [...$told, $amount], \count($told));
+                    $used[$k + 1] = $used[$of] = true;
+                    continue;
+                }
+                // "1 tbsp til" at the end of a line is no "till".
+                $stopped = $text->at($span->next + 1)?->isWord() ?? false ? null : $this->things->at($text, $span->next, true);
+                $amount = null === $stopped ? null : $this->amount($text, $span, $stopped[0], $text->words($span->next, $stopped[1]), $stopped[1]);
+                if (null !== $amount) {
+                    $told[] = $amount;
+                    continue;
+                }
                 $name = $this->unknown($text, $span);
                 // "three kilos of flesh": of what was named before.
                 $isPart = null !== $name && null !== $last && $this->lexicon->isIn('parts', mb_strtolower($name[0]));
@@ -91,6 +108,31 @@ final readonly class Amounts
         }
 
         return $told;
+    }
+
+    /**
+     * "4 cups (600 ml) water": two measures before the thing.
+     *
+     * @param list<Span> $spans
+     *
+     * @return array{ToldAmount, int}|null by the first measure, and where the thing is
+     */
+    private function twice(Text $text, array $spans, int $k): ?array
+    {
+        $next = $spans[$k + 1] ?? null;
+        if (null === $next || !$next->is(SpanKind::Measure)) {
+            return null;
+        }
+        for ($i = $spans[$k]->next; $i < $next->first; ++$i) {
+            if (!$text->is($i, '(', '/', '=', ',', 'or', 'about', '~')) {
+                return null;
+            }
+        }
+        $of = $this->following($text, $spans, $k + 1);
+        $thing = null === $of ? null : $spans[$of];
+        $amount = null === $thing ? null : $this->amount($text, $spans[$k], $thing->thing, $text->words($thing->first, $thing->next), $thing->next);
+
+        return null === $amount || null === $of ? null : [$amount, $of];
     }
 
     private function named(Text $text, Span $span): ToldAmount
@@ -117,7 +159,7 @@ final readonly class Amounts
             for ($i = $span->next; $i < $next->first; ++$i) {
                 $word = $text->at($i)->word ?? '';
                 $isDone = null !== ($verb = $this->lexicon->verb($text, $i)) && VerbForm::Done === $verb[1];
-                if ('of' !== $word && '-' !== $word && !$isDone && !$this->lexicon->isIn('states', $word)) {
+                if ('of' !== $word && '-' !== $word && ')' !== $word && !$isDone && !$this->lexicon->isIn('states', $word)) {
                     return null;
                 }
             }
@@ -234,9 +276,9 @@ final readonly class Amounts
     /**
      * "100 g each cashews and raisins", "pepper and ginger, a teaspoon each", "milk and water, two cups of each".
      *
-     * @param list<ToldAmount>  $told
-     * @param list<Span>        $spans
-     * @param array<int, true>  $used
+     * @param list<ToldAmount> $told
+     * @param list<Span>       $spans
+     * @param array<int, true> $used
      *
      * @return list<ToldAmount>
      */
@@ -294,6 +336,7 @@ final readonly class Amounts
         ) {
             ++$i;
         }
+
         // A thing of the larder inside it: then it is that thing's own word, not an unknown one.
         return $i > $from && !$this->lexicon->isStopped($text->at($from)->word ?? '') && !$this->lexicon->isIn('notFood', $text->at($i - 1)->word ?? '') ? [$text->words($from, $i), $i] : null;
     }
@@ -320,7 +363,8 @@ final readonly class Amounts
         if (null === $span->unit && SpokenUnit::Gram === $unit) {
             $guesses[] = new Guess('a number without a unit was taken as grams');
         }
-        $grams = null === $thing ? $unit->grams() : $this->weighing->grams((($span->from ?? 0.0) + ($span->to ?? 0.0)) / 2, $unit, $thing, $guesses);
+        $middle = (($span->from ?? 0.0) + ($span->to ?? 0.0)) / 2;
+        $grams = null === $thing ? $this->weighing->gramsOfUnknown($middle, $unit, $guesses) : $this->weighing->grams($middle, $unit, $thing, $guesses);
 
         return new ToldAmount(
             $thing,
@@ -331,7 +375,7 @@ final readonly class Amounts
             '',
             $first,
             max($next, $span->next),
-            null === $thing && null !== $grams ? $grams * (($span->from ?? 0.0) + ($span->to ?? 0.0)) / 2 : $grams,
+            $grams,
             $guesses,
         );
     }

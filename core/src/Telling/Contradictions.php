@@ -20,9 +20,9 @@ final readonly class Contradictions
         'cooling' => Process::Cool, 'steaming' => Process::Steam];
 
     /**
-     * @param list<ToldAmount>  $amounts
-     * @param list<ToldStep>    $steps
-     * @param list<Fragment>    $fragments
+     * @param list<ToldAmount> $amounts
+     * @param list<ToldStep>   $steps
+     * @param list<Fragment>   $fragments
      *
      * @return list<Contradiction>
      */
@@ -56,9 +56,8 @@ final readonly class Contradictions
                 }
                 $found[] = new Contradiction(
                     $amount->thing->id ?? $amount->named,
-                    new Sentence('{thing}: "{words}" are two amounts, {one} and {two}. Which is meant?', [
+                    new Sentence('{thing}: {one} and {two} were both told, and they are not the same. Which is meant?', [
                         'thing' => $amount->thing->name ?? $amount->named,
-                        'words' => mb_substr(self::quote($text, $amount->first, $amount->next), 0, 80),
                         'one' => self::told($amount),
                         'two' => self::told($other),
                     ]),

@@ -19,6 +19,12 @@ final class Discourse
     /** How many sentences later what was added still belongs to the cooking that follows. */
     private const SOON = 2;
 
+    /** What is in most pots names none of them. */
+    private const COMMON = ['water', 'milk', 'sugar', 'ghee', 'salt', 'cardamom', 'frying-oil', 'saffron'];
+
+    /** So small a share of what was listed is no amount of its own. */
+    private const CRUMBS = 0.15;
+
     /** @var list<ToldStep> */
     public array $steps = [];
 
@@ -64,6 +70,11 @@ final class Discourse
     private ?array $time = null;
 
     private int $section = 0;
+
+    /** @var list<Stream> what is poured into the pot with the next step */
+    private array $joining = [];
+
+    private bool $isPoured = false;
 
     /** @var array<int, int> sentences by the token where an amount begins */
     private array $heardIn = [];
@@ -155,7 +166,7 @@ final class Discourse
         // "When it boils": what was set on the fire has boiled.
         $boils = $piece->of(SpanKind::Verb);
         if ($piece->isLead && null !== $boils && $boils->isDone(Action::Boil) && VerbForm::Does === $boils->form && $this->streams->beginsNext && [] !== $this->waiting) {
-            $liquid = array_values(array_filter($this->waiting, static fn (ToldAmount $a): bool => \in_array($a->key(), ['water', 'milk', 'saffron', 'sugar'], true)));
+            $liquid = array_values(array_filter($this->waiting, static fn (ToldAmount $a): bool => \in_array($a->key(), ['water', 'milk', 'saffron'], true)));
             if ([] !== $liquid) {
                 $this->waiting = array_values(array_filter($this->waiting, static fn (ToldAmount $a): bool => !\in_array($a, $liquid, true)));
                 $this->step($text, $piece, Process::Boil, $liquid, '');
@@ -166,6 +177,10 @@ final class Discourse
             $this->flush($piece->sentence, false);
         }
         $last = $this->lastStep();
+        if (CueKind::Done === $kind && !$piece->isLead && [] !== $this->waiting && (null === $last || $this->streams->beginsNext) && SpanKind::Until === $opener?->kind) {
+            $last = $this->step($text, $piece, Process::MixIn, $this->waiting, '');
+            $this->waiting = [];
+        }
         if (null === $last) {
             $this->setAside[] = [$piece, 'before'];
 
@@ -244,12 +259,22 @@ final class Discourse
         ) {
             $this->step($text, $piece, Process::Set, [], $words);
         }
+        if (1 === preg_match('/\b(?:for|into|to) a (?:\p{L}+ )?dough\b/iu', $words) && [] !== $this->waiting) {
+            $this->list($this->known($own));
+            $this->step($text, $piece, Process::Knead, $this->waiting, '');
+            $this->waiting = [];
+            $own = [];
+        }
         if ($piece->has(SpanKind::Stage) && !$this->isSyrupNow()) {
             $this->add($text, $piece, $own);
             $own = [];
             $this->step($text, $piece, Process::Syrup, $this->takeSweet(), $words);
         }
         $time = $this->timeOf($text, $piece);
+        // "the dough needs its two hours of rest": said of what was done
+        if (null !== $time && 1 === preg_match('/\bof (?:rest|soaking|cooling|standing)\b/i', $words)) {
+            return;
+        }
         if (null !== $time) {
             $this->bareTime($text, $piece, $time, $own, $words.' '.$signs);
 
@@ -332,6 +357,12 @@ final class Discourse
         $taken = [];
         foreach ($verbs as $verb) {
             $action = $verb->action ?? Action::Add;
+            // "you take a cup of semolina and roast it"
+            $isIt = 1 === preg_match('/\b(?:it|them|these)\b/i', $words);
+            if ($isIt && null === $this->streams->current()->last && [] !== $own && !\in_array($action, [Action::Add, Action::Off], true)) {
+                $taken = $this->takeHere($piece->sentence);
+                $taken = [] === $taken ? $this->takeHere($piece->sentence - 1, 2) : $taken;
+            }
             // "fifteen cashews and some raisins, fry them"
             if ([] === $ids && \in_array($action, [Action::Fry, Action::Roast, Action::Parch], true) && 1 === preg_match('/\b(?:it|them|these)\b/i', $words)) {
                 $taken = $this->takeHere($piece->sentence);
@@ -344,7 +375,7 @@ final class Discourse
             }
             $process = $this->process($action, $ids, $words.' '.$signs, $piece);
             if (null !== $process && $process !== $done?->process) {
-                $own = [...$own, ...$taken];
+                $own = [...$taken, ...$own];
                 $done = $this->step($text, $piece, $process, $own, $words);
                 $done->isStirred = $done->isStirred || Action::Stir === $action;
                 [$own, $taken] = [[], []];
@@ -377,10 +408,13 @@ final class Discourse
     }
 
     /** @return list<ToldAmount> what was told in this sentence and is in no pot yet, taken for the step that follows */
-    private function takeHere(int $sentence): array
+    private function takeHere(int $sentence, int $most = 9): array
     {
-        $isHere = fn (ToldAmount $a): bool => ($this->heardIn[$a->first] ?? -1) === $sentence;
+        $isHere = fn (ToldAmount $a): bool => $a->first >= 0 && ($this->heardIn[$a->first] ?? -1) === $sentence;
         $here = [...array_filter($this->adding, $isHere), ...array_filter($this->waiting, $isHere)];
+        if (\count($here) > $most) {
+            return [];
+        }
         $this->adding = array_values(array_filter($this->adding, static fn (ToldAmount $a): bool => !$isHere($a)));
         $this->waiting = array_values(array_filter($this->waiting, static fn (ToldAmount $a): bool => !$isHere($a)));
 
@@ -467,7 +501,7 @@ final class Discourse
             1 === preg_match('/\b(?:boiling|hot)\b/i', $words)
                 && (Process::Roast === $last || $this->isRoastedBeside())
                 && 1 === preg_match('/\b(?:pour|tip|add|in|over)\b/i', $words) => Process::Merge,
-            Process::Boil === $last && 1 === preg_match('/\bpour\b.*\b(?:over|in|into)\b/i', $words) && $this->isRoastedBeside() => Process::Merge,
+            Process::Boil === $last && 1 === preg_match('/\bpour\b.*\b(?:over|in|into)\b|\bpours\b/i', $words) && $this->isRoastedBeside() => Process::Merge,
             default => null,
         };
     }
@@ -507,6 +541,10 @@ final class Discourse
         $fats = array_filter($own, static fn (ToldAmount $a): bool => null !== $a->thing && ProcessOf::isFat($a->thing->id));
         if (Action::Off === $action || $piece->has(SpanKind::FlameOff)) {
             $stream->isHot = $stream->isHot && !$piece->has(SpanKind::FlameOff);
+        }
+        // "add the syrup to it", said of the syrup that was just cooked: it goes into what stands beside it.
+        if (Action::Add === $action && null !== $stream->last && 1 === preg_match('/\b(?:add|pour|put|tip|mix|stir|goes|go|turn|fold|throw)/i', $words)) {
+            $this->poursInto($stream, $own, $words);
         }
         // Fat that is heated waits for what is fried in it.
         if (\in_array($action, [Action::Simmer, Action::Melt], true) && [] !== $fats && \count($fats) === \count($own)) {
@@ -555,7 +593,7 @@ final class Discourse
 
             return;
         }
-        $own = $this->toldLater($own);
+        $own = $this->known($this->toldLater($own));
         if ([] === $own) {
             return;
         }
@@ -593,6 +631,27 @@ final class Discourse
         return array_values($own);
     }
 
+    /** @param list<ToldAmount> $own */
+    private function poursInto(Stream $stream, array $own, string $words): void
+    {
+        $ids = array_map(static fn (ToldAmount $a): string => $a->key(), array_filter($own, static fn (ToldAmount $a): bool => !$a->isTold));
+        $isNamed = [] !== array_intersect($ids, array_diff($stream->holds, ['water', 'ghee', 'salt', 'cardamom']));
+        foreach ($stream->names as $name) {
+            $isNamed = $isNamed || 1 === preg_match('/\bthe (?:\p{L}+ )?'.preg_quote($name, '/').'\b/iu', $words);
+        }
+        $others = array_filter($this->streams->open(), static fn (Stream $s): bool => $s->id !== $stream->id);
+        if (!$isNamed || [] === $others) {
+            return;
+        }
+        usort($others, static fn (Stream $a, Stream $b): int => $b->last <=> $a->last);
+        $this->joining[] = $stream;
+        $this->streams->goOnWith($others[0]);
+        if ([] === $this->adding) {
+            // Nothing else has to be poured for it to be a step.
+            $this->isPoured = true;
+        }
+    }
+
     /** @param list<ToldAmount> $own what is only named gives way to its amount */
     private function list(array $own): void
     {
@@ -618,6 +677,11 @@ final class Discourse
     private function takeSweet(): array
     {
         $sweet = $rest = [];
+        if ([] !== array_intersect(array_map(static fn (ToldAmount $a): string => $a->key(), $this->adding), ProcessOf::SWEET)) {
+            array_push($this->waiting, ...$this->adding);
+            $this->adding = [];
+            $this->streams->beginsNext = $this->streams->beginsNext || [] !== array_diff($this->streams->current()->holds, ProcessOf::SWEET, ProcessOf::SEASONING);
+        }
         foreach ($this->waiting as $amount) {
             if (\in_array($amount->key(), [...ProcessOf::SWEET, ...ProcessOf::SEASONING], true)) {
                 $sweet[] = $amount;
@@ -633,7 +697,7 @@ final class Discourse
     /** What was added becomes a step of its own, where no cooking followed soon. */
     private function flush(int $sentence, bool $isCooking): void
     {
-        if ([] === $this->adding || ($isCooking && $sentence - $this->addedIn <= self::SOON)) {
+        if (([] === $this->adding && !$this->isPoured) || ($isCooking && $sentence - $this->addedIn <= self::SOON)) {
             return;
         }
         $adding = $this->adding;
@@ -668,7 +732,9 @@ final class Discourse
         if ($this->streams->isOwn($process, $ids, $isIt)) {
             $isNew = null !== $this->streams->current()->last || [] === $this->streams->all || $this->streams->beginsNext;
             if ($isNew) {
-                if ($isAside) {
+                if ($isAside && $this->addedIn < $piece->sentence) {
+                    $this->flush($piece->sentence, false);
+                } elseif ($isAside) {
                     $kept = $this->adding;
                     $this->adding = [];
                 } elseif (!$this->addedByVerb) {
@@ -704,7 +770,14 @@ final class Discourse
             $own = $this->waiting;
             $this->waiting = [];
         }
-        $named = $this->streams->named($words, $ids, $everything);
+        $again = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $own)));
+        $named = $this->streams->named($words, $again, $everything);
+        if (Process::Merge === $process) {
+            array_push($named, ...array_filter(
+                $this->streams->open(),
+                fn (Stream $s): bool => $s->id !== $stream->id && null !== $s->last && Process::Roast === $this->steps[$s->last]->process,
+            ));
+        }
         $step = new ToldStep($process, $stream->id, $piece->sentence, $piece->first, $piece->next);
         $own = [...$this->adding, ...$own];
         if (\in_array($process, [Process::Roast, Process::FryGarnish, Process::DeepFry, Process::Bloom, Process::Griddle, Process::Simmer, Process::StirToBall], true)) {
@@ -735,13 +808,22 @@ final class Discourse
         if (null !== $stream->last) {
             $step->sources[] = $stream->last;
         }
+        $named = [...$this->joining, ...$named];
+        [$this->joining, $this->isPoured] = [[], false];
         foreach ($named as $other) {
+            if (\in_array($other->last, $step->sources, true)) {
+                continue;
+            }
             if (null !== $other->last && $other->id !== $stream->id) {
                 $step->sources[] = $other->last;
                 $other->isOpen = false;
                 array_push($stream->holds, ...$other->holds);
                 array_push($stream->names, ...$other->names);
             }
+        }
+        if (Process::Merge === $step->process) {
+            // What was roasted stands there; the other is poured over it.
+            usort($step->sources, fn (int $a, int $b): int => (Process::Roast === $this->steps[$a]->process ? 0 : 1) <=> (Process::Roast === $this->steps[$b]->process ? 0 : 1));
         }
         foreach ($own as $amount) {
             $isIn = !$amount->isTold && null !== $amount->thing && \in_array($amount->thing->id, $stream->holds, true);
@@ -751,7 +833,7 @@ final class Discourse
             if (null !== $amount->thing) {
                 $stream->holds[] = $amount->thing->id;
             }
-            if (!ProcessOf::isFat($amount->thing->id ?? '')) {
+            if (!\in_array($amount->thing->id ?? '', self::COMMON, true)) {
                 $stream->names[] = mb_strtolower($amount->named);
             }
         }
@@ -771,6 +853,7 @@ final class Discourse
     {
         foreach ($own as $k => $amount) {
             if ($amount->isTold) {
+                $this->useUp($amount);
                 continue;
             }
             foreach ($this->adding as $n => $added) {
@@ -794,6 +877,25 @@ final class Discourse
         }
 
         return $own;
+    }
+
+    /** What is told again where it goes in is a part of what was listed, or all of it. */
+    private function useUp(ToldAmount $amount): void
+    {
+        foreach ($this->waiting as $n => $listed) {
+            if ($listed === $amount || $listed->key() !== $amount->key()) {
+                continue;
+            }
+            $left = null === $listed->grams || null === $amount->grams ? 0.0 : $listed->grams - $amount->grams;
+            if (null === $listed->grams || $left <= self::CRUMBS * $listed->grams) {
+                unset($this->waiting[$n]);
+                $this->waiting = array_values($this->waiting);
+            } else {
+                $this->waiting[$n] = $listed->less($amount->grams ?? 0.0);
+            }
+
+            return;
+        }
     }
 
     private function lastStep(): ?ToldStep

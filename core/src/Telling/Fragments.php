@@ -126,7 +126,7 @@ final readonly class Fragments
             }
             [$first, $opener, $hasVerb] = [$next, null, false];
         };
-        for ($i = $from; $i < $to; ) {
+        for ($i = $from; $i < $to;) {
             $span = $at[$i] ?? null;
             if (null === $span) {
                 if ($text->is($i, ...self::SIGNS)) {
@@ -211,6 +211,9 @@ final readonly class Fragments
         if (null !== $byOpener) {
             return $byOpener;
         }
+        if (HealthClaims::isIn($text->words($first, $next)) && [] === $this->verbs($text, $spans, $first)) {
+            return FragmentKind::Aside;
+        }
         // "a drop must snap", "the mass should follow the spoon": by what one sees it.
         $words = $text->words($first, $next);
         if (1 === preg_match('/\b(?:must|should|has to|have to)\b/i', $words) && 1 !== preg_match('/\b(?:you|i|we|one) (?:must|should|have to|has to)\b/i', $words)) {
@@ -289,7 +292,7 @@ final readonly class Fragments
 
                 return !$isSeen && !\in_array($before, self::MODAL, true);
             case VerbForm::Does:
-                return $hasTime || $verb->isDone(Action::Add) || $text->is($verb->first - 1, ...self::PEOPLE);
+                return ($hasTime && !$verb->isDone(Action::Weigh, Action::Add)) || ($verb->isDone(Action::Add) && !$text->is($verb->first, 'takes', 'gets', 'uses')) || $text->is($verb->first - 1, ...self::PEOPLE);
             case VerbForm::Done:
                 if (\in_array($before, self::PEOPLE, true)) {
                     return true;

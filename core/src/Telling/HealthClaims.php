@@ -19,6 +19,15 @@ final class HealthClaims
         'medicinal|ayurved\w*|detox\w*|weight[- ]loss|lose weight|home remed(?:y|ies)',
     ];
 
+    /** A sentence that begins with an order. */
+    private const ORDER = '/^(?:then |now |next |and |you )?(?:add|pour|mix|stir|roast|fry|boil|cook|grind|simmer|soak|knead|shape|roll|set|cool|steam|'
+        .'strain|drain|melt|heat|put|tip|take|grate|chop|peel|wash|cut|fold|beat)\b/i';
+
+    public static function isIn(string $words): bool
+    {
+        return 1 === preg_match(self::pattern(), $words);
+    }
+
     /** @return array{stays: string, claims: list<string>} */
     public static function setAside(string $text): array
     {
@@ -32,7 +41,7 @@ final class HealthClaims
             if ('' === $work) {
                 $claims[] = $sentence;
                 // What is done is never lost with what is claimed.
-                $work = (new ProcessWords())->find($sentence)[1] ? $sentence : '';
+                $work = 1 === preg_match(self::ORDER, $sentence) ? $sentence : '';
             }
             $stays[] = $work;
         }

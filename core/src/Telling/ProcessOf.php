@@ -25,12 +25,12 @@ final class ProcessOf
         .'rolls?\b|rolled|throws? back|shivers|film|fat (?:comes|stands|lets)|ghee (?:comes|stands|at)|absorbed|white marks|follows the spoon|'
         .'sides stand|as one|ball\b|lumps? together|finger|shines|thick|heavy|dry)/i';
 
-    private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white|white marks|can be rolled|rolls between)/i';
+    private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the spoon|in a lump)/i';
 
     /**
-     * @param list<string> $ids   what is named beside the verb
-     * @param string       $words of the piece and the signs behind it
-     * @param array{bool, bool} $pan whether fat stands hot in the pan, and deep enough to fry in
+     * @param list<string>      $ids   what is named beside the verb
+     * @param string            $words of the piece and the signs behind it
+     * @param array{bool, bool} $pan   whether fat stands hot in the pan, and deep enough to fry in
      */
     public static function cooking(Action $action, array $ids, string $words, Stream $stream, array $pan, bool $saysStage): ?Process
     {

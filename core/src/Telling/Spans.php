@@ -54,7 +54,7 @@ final readonly class Spans
     public function in(Text $text, int $from, int $to): array
     {
         $spans = [];
-        for ($i = $from; $i < $to; ) {
+        for ($i = $from; $i < $to;) {
             $span = $this->at($text, $i, $from, $spans);
             if (null !== $span && $span->next > $i) {
                 $spans[] = $span;
@@ -103,10 +103,11 @@ final readonly class Spans
             ] as $list => $kind
         ) {
             $length = $this->lexicon->covers($list, $text, $i);
-            if ($length > 0 && ($list !== 'onTheWay' || $length > 1)) {
+            if ($length > 0 && ('onTheWay' !== $list || $length > 1)) {
                 return new Span($kind, $i, $i + $length);
             }
         }
+
         // "until" means "so many hours" only with a number behind it; "when", at the start, leads to what is done then.
         return $i === $sentence && $text->is($i, 'when') ? new Span(SpanKind::Until, $i, $i + 1) : null;
     }
@@ -297,6 +298,10 @@ final readonly class Spans
     private function thing(Text $text, int $i): ?Span
     {
         $thing = $this->things->at($text, $i);
+        // "oil your knife", "butter the tray"
+        if (null !== $thing && $text->is($i, 'oil', 'butter') && $thing[1] === $i + 1 && $text->is($i + 1, 'the', 'your', 'a', 'it', 'them', 'two')) {
+            return new Span(SpanKind::Verb, $i, $i + 1, action: Action::Grease, form: VerbForm::Plain);
+        }
 
         return null === $thing ? null : new Span(SpanKind::Thing, $i, $thing[1], thing: $thing[0]);
     }
@@ -323,8 +328,8 @@ final readonly class Spans
             $isBegun = $i === $sentence || 0 === $i || !$text->at($i - 1)?->isWord() || $text->is($i - 1, ...self::ORDERS);
             // "the sesame dry", "jaggery powder", "on top"; "dry, in a wide pan"
             $isOrder = $text->is($next, 'the', 'it', 'them', 'these', 'this', 'each', 'all');
-            $isHow = !($text->at($next)?->isWord() ?? false) && $text->is($i, 'dry', 'oil', 'butter', 'brown', 'cool', 'warm', 'crisp', 'clean', 'level', 'smooth',
-                'close', 'set');
+            $isHow = $text->is($i, 'dry', 'oil', 'butter', 'brown', 'cool', 'warm', 'crisp', 'clean', 'level', 'smooth', 'close', 'set')
+                && (!($text->at($next)?->isWord() ?? false) || ($text->is($i - 1, 'and', 'or') && !$text->is($next, 'for', 'down')));
             if (!$isOrder && (!$isBegun || $isHow || ($last?->next === $i && $last->is(SpanKind::Thing)))) {
                 return null;
             }

@@ -59,8 +59,8 @@ final class Streams
     /**
      * Whether a step begins something of its own.
      *
-     * @param list<string> $own   things that come in with it
-     * @param bool         $isIt  whether it speaks of "it" before it names anything
+     * @param list<string> $own  things that come in with it
+     * @param bool         $isIt whether it speaks of "it" before it names anything
      */
     public function isOwn(Process $process, array $own, bool $isIt): bool
     {
@@ -71,9 +71,13 @@ final class Streams
         if (\in_array($process, [Process::FryGarnish, Process::Infuse], true)) {
             return true;
         }
+        $own = array_values(array_diff($own, ['water', 'ghee', 'salt', 'frying-oil', 'cardamom'])) ?: $own;
         $new = array_diff($own, $stream->holds);
         if ($isIt || [] === $new || !\in_array($process, self::BEGINS, true) || null === $stream->last) {
             return false;
+        }
+        if (Process::Syrup === $process) {
+            return true;
         }
         // Milk poured to the grain that cooks goes on with it; milk that is boiled after the grain was washed is another pot.
         if (\in_array($process, self::COOKS, true)) {

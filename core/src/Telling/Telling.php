@@ -45,6 +45,9 @@ final readonly class Telling
             }
             foreach ($this->fragments->verbs($text, $piece->spans, $piece->first) as $verb) {
                 // "Griddle cakes of rice" begins with no order.
+                if (VerbForm::Done === $verb->form && !$piece->has(SpanKind::Number)) {
+                    continue;
+                }
                 if (VerbForm::Plain !== $verb->form || $verb->first !== $text->sentences[0][0] || $text->is($verb->next, 'the', 'it', 'them', 'some', 'a')
                     || $piece->has(SpanKind::Number)) {
                     return false;
@@ -52,13 +55,16 @@ final readonly class Telling
             }
         }
 
-        return $text->sentences[0][1] - $text->sentences[0][0] <= 16;
+        return $text->sentences[0][1] - $text->sentences[0][0] <= 18;
     }
 
-    public function hear(string $told): Heard
+    /** @param list<ToldAmount> $listed what a list says goes in */
+    public function hear(string $told, array $listed = []): Heard
     {
         $text = Text::of($told);
         $discourse = new Discourse($this->fragments);
+        $discourse->waiting = $listed;
+        $claims = [];
         $all = [];
         foreach (array_keys($text->sentences) as $sentence) {
             $pieces = $this->fragments->of($text, $sentence);
@@ -68,16 +74,44 @@ final readonly class Telling
                     array_push($counting, ...$piece->spans);
                 }
             }
-            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with($text, $counting, $pieces, $this->amounts->of($text, $counting, $discourse->amounts), $discourse->amounts);
+            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with($text, $counting, $pieces, $this->amounts->of($text, $counting, $discourse->amounts), [...$listed, ...$discourse->amounts]);
             $amounts = $this->relations->among($text, $sentence, $amounts, $discourse->amounts);
             $discourse->hear($text, $pieces, $amounts);
+            array_push($claims, ...$this->claims($text->words($text->sentences[$sentence][0], $text->sentences[$sentence][1] + 1)));
             array_push($all, ...$pieces);
         }
         $discourse->end();
 
         return new Heard($text, $all, $discourse->steps, $discourse->amounts, $discourse->waiting, $discourse->alternatives, $discourse->setAside,
-            Contradictions::of($text, $discourse->amounts, $discourse->steps, $all),
+            Contradictions::of($text, [...$listed, ...$discourse->amounts], $discourse->steps, $all),
             Frame::of($text),
+            $claims,
         );
+    }
+
+    /** @return list<string> what it is said to do for the body, which nobody here can vouch for */
+    public function claims(string $words): array
+    {
+        return '' === $words ? [] : HealthClaims::setAside(trim((string) preg_replace('/\s+/', ' ', $words)))['claims'];
+    }
+
+    public function withoutClaims(string $words): string
+    {
+        return HealthClaims::setAside($words)['stays'];
+    }
+
+    /** Whether something is done in a line. */
+    public function tellsWork(string $line): bool
+    {
+        $text = Text::of(mb_substr($line, 0, 300));
+        foreach (array_keys($text->sentences) as $sentence) {
+            foreach ($this->fragments->of($text, $sentence) as $piece) {
+                if (FragmentKind::Work === $piece->kind) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FeastLadle\Telling;
 
 use FeastLadle\Document\FaultyDocument;
-use FeastLadle\Larder\Larder;
 
 /** Takes a pasted text apart: a written recipe with its list and its method, or a telling in which amounts fall inside the sentences. */
 final readonly class TextReader
@@ -14,6 +13,7 @@ final readonly class TextReader
     private const MOST_SENTENCES = 300;
     private const MOST_LINES = 400;
     private const LONGEST_NAME = 80;
+    private const FULL_LINE = 50;
 
     private const LIST_HEADING =
         '/^(?:the )?(?:ingredients?|you (?:will )?need|what you need|what goes in|things|for the .{2,40}|take)\s*[:\-–]?\s*$/i';
@@ -21,7 +21,7 @@ final readonly class TextReader
         '/^(?:the )?(?:method|instructions?|directions?|preparation|procedure|steps?|how to make it|what to do)\s*[:\-–]?\s*$/i';
     private const YIELDS = '/^(?:serves|makes|yields?|for)\s*[:\-–]?\s*(?:about )?(\d+.{0,40})$/i';
 
-    public function __construct(private Larder $larder, private float $cupMl)
+    public function __construct(private LineReader $lines, private Telling $telling)
     {
     }
 
@@ -51,9 +51,10 @@ final readonly class TextReader
             ]);
         }
         $told = $this->sorted($lines);
-        if (\count($told->steps) > self::MOST_SENTENCES) {
+        $sentences = \count(Text::of($told->text())->sentences);
+        if ($sentences > self::MOST_SENTENCES) {
             throw FaultyDocument::because('text', 'This text has {count} sentences; the most is {limit}. Paste one recipe at a time.', [
-                'count' => \count($told->steps),
+                'count' => $sentences,
                 'limit' => self::MOST_SENTENCES,
             ]);
         }
@@ -90,15 +91,15 @@ final readonly class TextReader
                 $name = rtrim($line, ' .:');
                 continue;
             }
-            $sentences = $this->sentences($line);
+            $line = (string) preg_replace('/^\s*(?:step\s*)?\d{1,2}\s*[.):]\s*|^[•*\-–]\s*/iu', '', $line);
             // One sentence between the name and the list says what it is.
             if (
                 '' !== $name
                 && 1 === $i
                 && !$inList
-                && 1 === \count($sentences)
+                && 1 !== preg_match('/[.!?]\s+\S/', $line)
                 && str_ends_with($line, '.')
-                && !(new ProcessWords())->find($line)[1]
+                && !$this->telling->tellsWork($line)
             ) {
                 $summary = mb_substr($line, 0, 400);
                 continue;
@@ -109,7 +110,13 @@ final readonly class TextReader
                 continue;
             }
             $followsOne = false;
-            array_push($steps, ...$sentences);
+            $last = $steps[\count($steps) - 1] ?? '';
+            // A line that was only too long for the page goes on in the next.
+            if ($i > 0 && '' !== $last && mb_strlen($lines[$i - 1]) >= self::FULL_LINE && 1 !== preg_match('/[.!?:;]["”)]?$/u', $last)) {
+                $steps[\count($steps) - 1] = $last.' '.$line;
+            } elseif (mb_strlen($line) > 2) {
+                $steps[] = $line;
+            }
         }
 
         return new ToldRecipe(mb_substr($name, 0, self::LONGEST_NAME), $summary, $ingredients, $steps, $yields);
@@ -117,7 +124,7 @@ final readonly class TextReader
 
     private function isName(string $line): bool
     {
-        $read = (new LineReader($this->larder, $this->cupMl))->read($line);
+        $read = $this->lines->read($line);
         $isAmount = null !== $read->quantity && (null !== $read->unit || null !== $read->grams);
 
         return mb_strlen($line) <= self::LONGEST_NAME
@@ -132,7 +139,7 @@ final readonly class TextReader
         if (mb_strlen($line) > 140 || 1 === preg_match('/^\d+[.)]\s+[A-Z]/', $line)) {
             return false;
         }
-        $read = (new LineReader($this->larder, $this->cupMl))->read($line);
+        $read = $this->lines->read($line);
         if (null === $read->ingredient && !$inList) {
             return false;
         }
@@ -150,22 +157,7 @@ final readonly class TextReader
     {
         return mb_strlen($line) < 40
             && !str_ends_with($line, '.')
-            && !(new ProcessWords())->find($line)[1]
-            && null !== (new LineReader($this->larder, $this->cupMl))->read($line)->ingredient;
-    }
-
-    /** @return list<string> */
-    private function sentences(string $line): array
-    {
-        $line = (string) preg_replace('/^\s*(?:step\s*)?\d{1,2}\s*[.):]\s*|^[•*\-–]\s*/iu', '', $line);
-        $parts =
-            preg_split(
-                '/(?<=[a-z)°%][.!?])\s+(?=[A-Z"“])|;\s+(?=then\b)|,?\s+(?:and )?then\s+(?=(?:you )?(?:add|pour|mix|stir|roast|fry'.
-                    '|boil|cook|grind|cut|shape|set|cool|steam|soak|drain|knead|strain|tip)\b)/u',
-                $line,
-            ) ?:
-            [];
-
-        return array_values(array_filter(array_map(trim(...), $parts), static fn (string $s): bool => mb_strlen($s) > 2));
+            && !$this->telling->tellsWork($line)
+            && null !== $this->lines->read($line)->ingredient;
     }
 }

@@ -29,7 +29,7 @@ final class Things
     }
 
     /** @return array{Ingredient, int}|null the thing that is named here, and the token behind its name */
-    public function at(Text $text, int $i): ?array
+    public function at(Text $text, int $i, bool $evenStopped = false): ?array
     {
         $this->names ??= $this->named();
         for ($length = self::LONGEST_NAME; $length > 0; --$length) {
@@ -41,7 +41,7 @@ final class Things
                 }
                 $words[] = $this->plainWord($token->word);
             }
-            if (1 === $length && $this->lexicon->isStopped($text->at($i)->word ?? '')) {
+            if (1 === $length && !$evenStopped && $this->lexicon->isStopped($text->at($i)->word ?? '')) {
                 return null;
             }
             $id = $this->names[implode(' ', $words)] ?? null;
@@ -121,8 +121,7 @@ final class Things
             str_ends_with($word, 'ies') => substr($word, 0, -3).'y',
             str_ends_with($word, 'oes') => substr($word, 0, -2),
             1 === preg_match('/(?:sh|ch|x|ss)es$/', $word) => substr($word, 0, -2),
-            str_ends_with($word, 's') && !str_ends_with($word, 'ss') && !str_ends_with($word, 'us') && !str_ends_with($word, 'is')
-                => substr($word, 0, -1),
+            str_ends_with($word, 's') && !str_ends_with($word, 'ss') && !str_ends_with($word, 'us') && !str_ends_with($word, 'is') => substr($word, 0, -1),
             default => $word,
         };
         $one = strtr($one, ['oo' => 'u', 'ee' => 'i', 'aa' => 'a', 'w' => 'v']);

@@ -10,14 +10,14 @@ use FeastLadle\Larder\Ingredient;
 final readonly class ToldAmount
 {
     /**
-     * @param Ingredient|null  $thing    null when no larder knows it
-     * @param string           $named    the words that name it
-     * @param float|null       $from     null when no amount was told
-     * @param string           $vague    words that no measure fixes: "a few", "as you like"
-     * @param int              $first    token of the text where it begins
-     * @param list<Guess>      $guesses  what had to be supposed
-     * @param list<self>       $others   other measures of the same that were told beside it
-     * @param bool             $isTold   whether a number stands behind it, a vague word at least; else it is only named
+     * @param Ingredient|null $thing   null when no larder knows it
+     * @param string          $named   the words that name it
+     * @param float|null      $from    null when no amount was told
+     * @param string          $vague   words that no measure fixes: "a few", "as you like"
+     * @param int             $first   token of the text where it begins
+     * @param list<Guess>     $guesses what had to be supposed
+     * @param list<self>      $others  other measures of the same that were told beside it
+     * @param bool            $isTold  whether a number stands behind it, a vague word at least; else it is only named
      */
     public function __construct(
         public ?Ingredient $thing,
@@ -52,6 +52,20 @@ final readonly class ToldAmount
             [...$this->others, $other],
             $this->isTold,
         );
+    }
+
+    /** The same, of a list that stands outside the text. */
+    public function listed(): self
+    {
+        return new self($this->thing, $this->named, $this->from, $this->to, $this->unit, $this->vague, -1, -1, $this->grams, $this->guesses, $this->others, true);
+    }
+
+    /** What is left of it when some has been used. */
+    public function less(float $grams): self
+    {
+        $left = ($this->grams ?? 0.0) - $grams;
+
+        return new self($this->thing, $this->named, $left, $left, SpokenUnit::Gram, '', $this->first, $this->next, $left, $this->guesses, [], true);
     }
 
     public function key(): string

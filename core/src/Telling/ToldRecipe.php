@@ -20,4 +20,10 @@ final readonly class ToldRecipe
         public string $yields,
     ) {
     }
+
+    /** What is to be done, as one text. */
+    public function text(): string
+    {
+        return implode("\n\n", $this->steps);
+    }
 }

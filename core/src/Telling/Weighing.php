@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FeastLadle\Telling;
 
 use FeastLadle\Larder\Ingredient;
+use FeastLadle\Larder\LarderReader;
 
 /** What a spoken amount of a thing weighs in this kitchen. */
 final readonly class Weighing
@@ -57,6 +58,25 @@ final readonly class Weighing
         }
 
         return $amount * $ml * $thing->weights->bulkDensity;
+    }
+
+    /**
+     * Of a thing that no larder knows: by weight as told, by measure as if it weighed what most dry things do.
+     *
+     * @param list<Guess> $guesses
+     */
+    public function gramsOfUnknown(float $amount, SpokenUnit $unit, array &$guesses): ?float
+    {
+        if (null !== $unit->grams()) {
+            return $amount * $unit->grams();
+        }
+        $ml = SpokenUnit::Pinch === $unit ? self::PINCH_ML : $unit->millilitres($this->cupMl);
+        if (null === $ml) {
+            return null;
+        }
+        $guesses[] = new Guess('what it weighs is not known; {density} g to the ml was taken', ['density' => LarderReader::NAMED_ONLY['density']]);
+
+        return $amount * $ml * LarderReader::NAMED_ONLY['density'];
     }
 
     /** Whether it is counted: by its pieces, pods, leaves. */

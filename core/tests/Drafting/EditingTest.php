@@ -266,7 +266,7 @@ final class EditingTest extends TestCase
 
     private function editing(): Editing
     {
-        return new Editing(Shipped::larder(), 240);
+        return new Editing(Shipped::lines());
     }
 
     private function two(): Draft

@@ -14,11 +14,17 @@ use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Recipe\RecipeShelf;
 use FeastLadle\Schools\Choices;
+use FeastLadle\Telling\Lexicon;
+use FeastLadle\Telling\LexiconReader;
+use FeastLadle\Telling\LineReader;
+use FeastLadle\Telling\Telling;
 
 /** The shipped data, read for tests. */
 final class Shipped
 {
     private static ?Larder $larder = null;
+
+    private static ?Lexicon $lexicon = null;
 
     /** @return array<string, mixed> */
     public static function document(string $name): array
@@ -37,6 +43,21 @@ final class Shipped
     public static function larder(): Larder
     {
         return self::$larder ??= (new LarderReader())->read(self::json('larder'));
+    }
+
+    public static function lexicon(): Lexicon
+    {
+        return self::$lexicon ??= (new LexiconReader())->read(self::json('words'));
+    }
+
+    public static function lines(float $cupMl = 240): LineReader
+    {
+        return new LineReader(self::larder(), self::lexicon(), $cupMl);
+    }
+
+    public static function telling(float $cupMl = 240): Telling
+    {
+        return new Telling(self::larder(), self::lexicon(), $cupMl);
     }
 
     public static function recipe(string $slug, ?Choices $choices = null): Recipe

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Telling;
 
-use FeastLadle\Telling\LineReader;
 use FeastLadle\Telling\QuantityReader;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -53,7 +52,7 @@ final class LineReaderTest extends TestCase
          */
         $corpus = json_decode((string) file_get_contents(__DIR__.'/ingredient-lines.json'), true, 16, \JSON_THROW_ON_ERROR);
         self::assertGreaterThanOrEqual(80, \count($corpus));
-        $reader = new LineReader(Shipped::larder(), 240);
+        $reader = Shipped::lines();
         $fields = $right = 0;
         $wrong = [];
         foreach ($corpus as $expected) {
@@ -85,14 +84,14 @@ final class LineReaderTest extends TestCase
 
     public function testTheCupIsTheKitchensOwn(): void
     {
-        $grams = static fn (float $cup): ?float => (new LineReader(Shipped::larder(), $cup))->read('2 cups sugar')->grams;
+        $grams = static fn (float $cup): ?float => Shipped::lines($cup)->read('2 cups sugar')->grams;
         self::assertEqualsWithDelta(408, $grams(240), 1e-9);
         self::assertEqualsWithDelta(340, $grams(200), 1e-9);
     }
 
     public function testNothingIsInventedForWhatIsNotKnown(): void
     {
-        $line = (new LineReader(Shipped::larder(), 240))->read('2 cups of moonbeams, shredded');
+        $line = Shipped::lines()->read('2 cups of moonbeams, shredded');
         self::assertNull($line->ingredient);
         self::assertNull($line->grams);
         self::assertSame('moonbeams', $line->named);
@@ -101,7 +100,7 @@ final class LineReaderTest extends TestCase
 
     public function testALongOrHostileLineCostsLittle(): void
     {
-        $reader = new LineReader(Shipped::larder(), 240);
+        $reader = Shipped::lines();
         foreach ([str_repeat('1 1/2 cups ', 5000), str_repeat('(', 300), "\u{202E}sugar", '<script>alert(1)</script>'] as $line) {
             self::assertLessThanOrEqual(300, mb_strlen($reader->read($line)->named));
         }

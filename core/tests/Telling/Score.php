@@ -6,7 +6,6 @@ namespace FeastLadle\Tests\Telling;
 
 use FeastLadle\Recipe\Process;
 use FeastLadle\Telling\Heard;
-use FeastLadle\Telling\SpokenUnit;
 use FeastLadle\Telling\ToldAmount;
 
 /** Holds what was understood against what a cook wrote down; it shares nothing with the reading. */
