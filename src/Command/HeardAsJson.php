@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Command;
 
 use FeastLadle\Telling\Contradiction;
-use FeastLadle\Telling\Fragment;
 use FeastLadle\Telling\Heard;
 use FeastLadle\Telling\ToldAmount;
 use FeastLadle\Telling\ToldSign;
@@ -17,7 +16,9 @@ final class HeardAsJson
     /** @return array<string, mixed> */
     public static function of(Heard $heard): array
     {
-        $words = static fn (int $first, int $next): string => (string) preg_replace('/\s+/', ' ', $first < 0 ? '' : $heard->text->words($first, $next));
+        $words = static fn (int $first, int $next): string => $first < 0
+            ? ''
+            : (string) preg_replace('/\s+/', ' ', $heard->text->words($first, $next));
 
         return [
             'amounts' => array_map(static fn (ToldAmount $a): array => [
@@ -59,7 +60,7 @@ final class HeardAsJson
             'setAside' => array_map(static fn (array $a): array => [
                 'why' => $a[1],
                 'words' => $words($a[0]->first, $a[0]->next),
-            ], array_values(array_filter($heard->setAside, static fn (array $a): bool => $a[0] instanceof Fragment))),
+            ], $heard->setAside),
             'makes' => $heard->frame->makes,
             'keeps' => $heard->frame->keeps,
             'served' => $heard->frame->served,

@@ -166,29 +166,37 @@ final class DraftOfTelling
                 // Nothing was named: whatever it is stands there as what it is, a bowl nobody has filled yet.
                 $place = '/steps/'.$index.'/takes';
                 $this->steps[$index]['takes'] = [$this->bowls->unsaid($place.'/0')];
-                $this->open->ask($place, 0.8, '"{title}": what goes in here?', title: \is_string($step['title'] ?? null) ? $step['title'] : '');
+                $this->open->ask(
+                    $place,
+                    0.8,
+                    '"{title}": what goes in here?',
+                    title: \is_string($step['title'] ?? null) ? $step['title'] : '',
+                );
             }
         }
         $taken = [];
         foreach ($this->steps as $step) {
             foreach (Draft::rows($step, 'takes') as $take) {
-                $taken[] = $take['from'] ?? null;
+                $taken[] = \is_string($take['from'] ?? null) ? $take['from'] : '';
             }
         }
-        $ends = array_values(array_diff(array_column($this->steps, 'id'), $taken));
+        $ends = array_values(array_diff(array_filter(array_column($this->steps, 'id'), \is_string(...)), $taken));
         $last = $this->steps[array_key_last($this->steps) ?? 0] ?? null;
         $isServed = \in_array($last['process'] ?? null, [Process::DishUp->value, Process::Garnish->value], true);
         if (!$isServed) {
             $step = ProcessGuide::of(Process::DishUp)->step($this->freeId(Process::DishUp));
-            $step['takes'] = array_map(static fn (mixed $id): array => ['from' => $id], $ends);
+            $step['takes'] = array_map(static fn (string $id): array => ['from' => $id], $ends);
             $this->steps[] = $step;
         } elseif (\count($ends) > 1 && null !== $last) {
             $index = \count($this->steps) - 1;
-            $others = array_values(array_filter($ends, static fn (mixed $id): bool => $id !== ($last['id'] ?? '')));
-            $this->steps[$index]['takes'] = [...Draft::rows($last, 'takes'), ...array_map(static fn (mixed $id): array => ['from' => $id], $others)];
+            $others = array_values(array_filter($ends, static fn (string $id): bool => $id !== ($last['id'] ?? '')));
+            $this->steps[$index]['takes'] = [
+                ...Draft::rows($last, 'takes'),
+                ...array_map(static fn (string $id): array => ['from' => $id], $others),
+            ];
         }
         foreach (\count($ends) > 1 ? \array_slice($ends, 0, -1) : [] as $id) {
-            $title = $this->byId(\is_string($id) ? $id : '')['title'] ?? '';
+            $title = $this->byId($id)['title'] ?? '';
             $this->open->ask(
                 '/steps/'.(\count($this->steps) - 1).'/takes',
                 0.75,
@@ -219,7 +227,9 @@ final class DraftOfTelling
         $document = [...$draft->document(), 'serving' => $serving];
         $brought = $this->bowls->brought();
 
-        return Draft::of([...$document, ...([] === $brought ? [] : ['ingredients' => $brought]), 'steps' => $this->steps])->withResultFound();
+        return Draft::of(
+            [...$document, ...([] === $brought ? [] : ['ingredients' => $brought]), 'steps' => $this->steps],
+        )->withResultFound();
     }
 
     private function keeps(?string $keeps): ?int

@@ -41,7 +41,8 @@ final class ToldBowls
         $name = $thing->name ?? $amount->named;
         $at = [$amount->first, $amount->next];
         $id = $thing->id ?? $this->named($amount, $place);
-        $isSpice = null !== $thing && ($thing->buying->pack->grams <= 60 || \in_array($thing->id, ['salt', 'baking-soda', 'baking-powder'], true));
+        $isSpice = null !== $thing
+            && ($thing->buying->pack->grams <= 60 || \in_array($thing->id, ['salt', 'baking-soda', 'baking-powder'], true));
         $grams = $amount->grams;
         if (null === $grams) {
             $grams = match (true) {
@@ -79,9 +80,10 @@ final class ToldBowls
     private function ask(ToldAmount $amount, ?Ingredient $thing, bool $isSpice, string $name, string $place, array $at): void
     {
         $weight = $isSpice ? 0.25 : (null !== $thing && $thing->addedSugarShare() > 0 ? 1.0 : 0.9);
-        $this->open->add('' === $amount->vague
-            ? OpenPoint::asking($place.'/grams', $weight, '{name}: how much?', ['name' => $name], $at)
-            : OpenPoint::asking($place.'/grams', $weight, '{name}: how much is "{words}"?', ['name' => $name, 'words' => $amount->vague], $at));
+        [$asks, $values] = '' === $amount->vague
+            ? ['{name}: how much?', ['name' => $name]]
+            : ['{name}: how much is "{words}"?', ['name' => $name, 'words' => $amount->vague]];
+        $this->open->add(OpenPoint::asking($place.'/grams', $weight, $asks, $values, $at));
     }
 
     /** A name for what no larder knows, and the question what it is. */

@@ -58,7 +58,11 @@ final readonly class ToldSteps
     {
         return array_values(array_filter(
             $takes,
-            static fn (array $t): bool => !\in_array($t['ingredient'] ?? '', ['ghee', 'frying-oil', 'coconut-oil', 'sesame-oil', 'mustard-oil'], true),
+            static fn (array $t): bool => !\in_array(
+                $t['ingredient'] ?? '',
+                ['ghee', 'frying-oil', 'coconut-oil', 'sesame-oil', 'mustard-oil'],
+                true,
+            ),
         ));
     }
 
@@ -86,7 +90,12 @@ final readonly class ToldSteps
             if (\is_string($formerKind) && ($formerKind === $kind->value || (!$isSaid && \in_array($formerKind, $serves, true)))) {
                 $step['vessel'] = ['kind' => $formerKind, 'continues' => $former['id'] ?? null];
             } elseif (!$isSaid) {
-                $this->open->guess('/steps/'.$index.'/vessel/kind', '"{title}": no vessel was told; a {kind} was supposed', title: $title, kind: $kind->value);
+                $this->open->guess(
+                    '/steps/'.$index.'/vessel/kind',
+                    '"{title}": no vessel was told; a {kind} was supposed',
+                    title: $title,
+                    kind: $kind->value,
+                );
             }
         }
         if ('none' !== $flame && 'none' !== $guide->flame) {
@@ -97,7 +106,12 @@ final readonly class ToldSteps
             }
             $step['flame'] = $flame;
             if (null === $told->flame) {
-                $this->open->guess('/steps/'.$index.'/flame', '"{title}": no flame was told; {flame} was supposed', title: $title, flame: $flame);
+                $this->open->guess(
+                    '/steps/'.$index.'/flame',
+                    '"{title}": no flame was told; {flame} was supposed',
+                    title: $title,
+                    flame: $flame,
+                );
             }
         }
 
@@ -113,7 +127,8 @@ final readonly class ToldSteps
     {
         $isOnFire = isset($step['flame']);
         $isHotWork = \in_array($told->process, [Process::DeepFry, Process::Merge, Process::HotFat], true);
-        $attention = $told->attention ?? ($told->isStirred && AttentionKind::None === $guide->attention ? AttentionKind::Watch : $guide->attention);
+        $attention = $told->attention
+            ?? ($told->isStirred && AttentionKind::None === $guide->attention ? AttentionKind::Watch : $guide->attention);
         // What takes hours nobody stands beside, off the fire.
         if (null === $told->attention && !$isOnFire && ($told->minutes[0] ?? 0) >= 60) {
             $attention = AttentionKind::None;
@@ -195,7 +210,12 @@ final readonly class ToldSteps
         }
         if (Process::Syrup === $told->process) {
             if (null === $told->stage && null === $told->celsius) {
-                $this->open->ask('/steps/'.$index.'/target', Take::STRONG, '"{title}": how far is the syrup cooked: sticky, one string, or further?', title: $title);
+                $this->open->ask(
+                    '/steps/'.$index.'/target',
+                    Take::STRONG,
+                    '"{title}": how far is the syrup cooked: sticky, one string, or further?',
+                    title: $title,
+                );
             }
 
             return null !== $told->celsius && null === $told->stage
@@ -208,7 +228,12 @@ final readonly class ToldSteps
         if (Process::Reduce === $told->process) {
             $share = Contradictions::share($words);
             if (null === $share) {
-                $this->open->ask('/steps/'.$index.'/target', 0.8, '"{title}": how much of it is left when it is boiled down?', title: $title);
+                $this->open->ask(
+                    '/steps/'.$index.'/target',
+                    0.8,
+                    '"{title}": how much of it is left when it is boiled down?',
+                    title: $title,
+                );
             }
 
             return ['kind' => TargetKind::VolumeTo->value, 'value' => round($share ?? 0.5, 3)];

@@ -10,7 +10,12 @@ use FeastLadle\Words\Sentence;
 final readonly class Contradiction
 {
     /** @param string $about id of the thing, or what it is about */
-    public function __construct(public string $about, public Sentence $asks, public int $first, public int $next, public ?ToldAmount $amount = null)
-    {
+    public function __construct(
+        public string $about,
+        public Sentence $asks,
+        public int $first,
+        public int $next,
+        public ?ToldAmount $amount = null,
+    ) {
     }
 }

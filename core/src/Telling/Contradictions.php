@@ -138,7 +138,13 @@ final readonly class Contradictions
         $others = [];
         foreach ($fragments as $piece) {
             $words = $text->words($piece->first, $piece->next);
-            if (1 === preg_match('/\b(?:lid|cover) (?:must be |stays? |is )?(on|off)\b|\b(uncovered)\b|\bwithout (?:a |the )?(lid)\b/i', $words, $match)) {
+            if (
+                1 === preg_match(
+                    '/\b(?:lid|cover) (?:must be |stays? |is )?(on|off)\b|\b(uncovered)\b|\bwithout (?:a |the )?(lid)\b/i',
+                    $words,
+                    $match,
+                )
+            ) {
                 $how = 'on' === mb_strtolower($match[1]) ? 'on' : 'off';
                 $said[$how] ??= $piece;
                 $others[$how] = ($others[$how] ?? false) || FragmentKind::Aside === $piece->kind
@@ -181,7 +187,7 @@ final readonly class Contradictions
             $whole = null === $milk ? null : ($milk->from ?? 0.0) * (SpokenUnit::Litre === $milk->unit ? 1.0 : 0.001);
             if (null !== $share && null !== $left && null !== $whole && $whole > 0 && !self::agree($share, $left / $whole)) {
                 $found[] = new Contradiction(
-                    $milk->thing->id ?? $milk->named ?? 'reduce',
+                    $milk->thing->id ?? $milk->named,
                     new Sentence('"{words}": what is told to boil off and what is told to be left do not agree. How much is left?', [
                         'words' => mb_substr(self::quote($text, $from, $to), 0, 120),
                     ]),
@@ -197,7 +203,10 @@ final readonly class Contradictions
     /** @return float|null share of the volume that is left */
     public static function share(string $words): ?float
     {
-        $parts = ['half' => 0.5, 'a third' => 1 / 3, 'one third' => 1 / 3, 'a quarter' => 0.25, 'two thirds' => 2 / 3, 'three quarters' => 0.75];
+        $parts = [
+            'half' => 0.5, 'a third' => 1 / 3, 'one third' => 1 / 3, 'a quarter' => 0.25, 'two thirds' => 2 / 3,
+            'three quarters' => 0.75,
+        ];
         foreach ($parts as $part => $share) {
             if (1 === preg_match('/\bby (?:about )?'.$part.'\b/i', $words)) {
                 return 1 - $share;

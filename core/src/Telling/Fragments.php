@@ -14,20 +14,7 @@ final readonly class Fragments
 
     private const NEW = ['then', 'now', 'next', 'afterwards', 'finally', 'lastly', 'meanwhile', 'otherwise', 'but'];
 
-    /** Before these a verb is no order: "can be rolled", "it will boil". */
-    private const MODAL = ['can', 'could', 'may', 'will', 'would', 'might', 'should', 'must', 'cannot', 'it', 'they', 'is', 'are', 'was', 'be',
-        'been', 'gets', 'get', 'which', 'that'];
-
-    private const PEOPLE = ['she', 'he', 'i', 'we', 'one', 'aunt', 'mother', 'grandmother', 'cook'];
-
-    /** Participles behind a thing that are work of their own: "lentils, soaked for three hours". */
-    private const WORK_WHEN_DONE = [Action::Soak, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry, Action::Parch, Action::Melt,
-        Action::Boil, Action::Steam, Action::Strain, Action::Infuse, Action::DeepFry, Action::Mash];
-
-    /** These only where more is said of them: "ground to a paste with milk", "roasted for three minutes". */
-    private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead];
-
-    public function __construct(private Spans $spans, private Lexicon $lexicon)
+    public function __construct(private Spans $spans, private Purpose $purpose)
     {
     }
 
@@ -42,18 +29,27 @@ final readonly class Fragments
         }
         $fragments = [];
         $rest = null;
-        $goesOn = $before = null;
+        $goesOn = null;
         foreach ($pieces as [$first, $next, $opener]) {
+            $before = $fragments[\count($fragments) - 1] ?? null;
             $own = array_values(array_filter($spans, static fn (Span $s): bool => $s->first >= $first && $s->next <= $next));
-            $kind = $rest ?? $this->kind($text, $first, $next, $own, $opener);
+            $kind = $rest ?? $this->purpose->kind($text, $first, $next, $own, $opener);
             // "if it runs, another spoon of flour": what is to be done belongs to the sign.
             $rest = FragmentKind::Wrong === $kind && SpanKind::Wrong === $opener?->kind ? $kind : $rest;
             // "First it froths, big bubbles, then small ones": a sign goes on until something is done or measured.
             $isPlain = FragmentKind::Bare === $kind
                 && null === $opener
                 && !$text->is($first, 'that', 'this', 'about', 'or', 'no', 'say')
-                && [] === array_filter($own, static fn (Span $s): bool => $s->is(SpanKind::Measure, SpanKind::Time, SpanKind::Thing, SpanKind::Fire,
-                    SpanKind::FlameOff, SpanKind::Number, SpanKind::Vague, SpanKind::Constant));
+                && [] === array_filter($own, static fn (Span $s): bool => $s->is(
+                    SpanKind::Measure,
+                    SpanKind::Time,
+                    SpanKind::Thing,
+                    SpanKind::Fire,
+                    SpanKind::FlameOff,
+                    SpanKind::Number,
+                    SpanKind::Vague,
+                    SpanKind::Constant,
+                ));
             $words = $text->words($first, $next);
             if (FragmentKind::Done === $kind && null === $opener && null !== $before && FragmentKind::Caution === $before->kind) {
                 $kind = FragmentKind::Aside;
@@ -62,8 +58,15 @@ final readonly class Fragments
             } elseif (null !== $goesOn && ($isPlain || (null === $opener && FragmentKind::Done === $kind))) {
                 $kind = $goesOn;
             }
+            // "my uncle adds condensed milk, a tin of it": it is still the uncle's.
+            $isOnesOwn = 1 === preg_match('/\b(?:i|we|you|so|now|then)\b/i', $words);
+            $isBare = FragmentKind::Bare === $kind && null === $opener && !$isOnesOwn;
+            if (FragmentKind::Aside === $goesOn && $isBare && ($before?->has(SpanKind::Others) ?? false)) {
+                $kind = FragmentKind::Aside;
+                $own = [];
+            }
             $goesOn = $kind->isSign() || FragmentKind::Aside === $kind ? $kind : null;
-            $fragments[] = $before = new Fragment(
+            $fragments[] = new Fragment(
                 $kind,
                 $first,
                 $next,
@@ -89,8 +92,24 @@ final readonly class Fragments
         $seen = [];
         foreach ($fragments as $k => $piece) {
             $isSeen = FragmentKind::Done === $piece->kind || FragmentKind::OnTheWay === $piece->kind;
-            if ($isSeen && 1 === preg_match('/^\W*(?:first |then |and then |at first )?(?:it|they)\b/i', $text->words($piece->first, $piece->next))) {
+            $isNext = [] !== $seen && !$piece->kind->isSign() && FragmentKind::Work !== $piece->kind && $text->is($piece->first, 'then')
+                && !$piece->has(SpanKind::Measure, SpanKind::Thing, SpanKind::Time);
+            if (
+                $isNext
+                || (
+                    $isSeen
+                    && 1 === preg_match(
+                        '/^\W*(?:first |then |and then |at first )?(?:it|they)\b|\bat first\b/i',
+                        $text->words($piece->first, $piece->next),
+                    )
+                )
+            ) {
                 $seen[] = $k;
+            }
+        }
+        foreach (\array_slice($fragments, ($seen[\count($seen) - 1] ?? -1) + 1) as $later) {
+            if (FragmentKind::Done === $later->kind) {
+                return $fragments;
             }
         }
         if (\count($seen) < 2 || !$text->is($fragments[$seen[\count($seen) - 1]]->first, 'then')) {
@@ -99,7 +118,9 @@ final readonly class Fragments
         foreach ($seen as $n => $k) {
             $piece = $fragments[$k];
             $kind = $n === \count($seen) - 1 ? FragmentKind::Done : FragmentKind::OnTheWay;
-            $fragments[$k] = new Fragment($kind, $piece->first, $piece->next, $piece->spans, $piece->sentence, $piece->isLead, $piece->isLabel);
+            $fragments[$k] = new Fragment(
+                $kind, $piece->first, $piece->next, $piece->spans, $piece->sentence, $piece->isLead, $piece->isLabel,
+            );
         }
 
         return array_values($fragments);
@@ -138,7 +159,12 @@ final readonly class Fragments
                 ++$i;
                 continue;
             }
-            if ($span->is(SpanKind::Until, SpanKind::Ready, SpanKind::Wish, SpanKind::Wrong, SpanKind::OnTheWay, SpanKind::Others, SpanKind::Apart)) {
+            if (
+                $span->is(
+                    SpanKind::Until, SpanKind::Ready, SpanKind::Wish, SpanKind::Wrong, SpanKind::OnTheWay, SpanKind::Others,
+                    SpanKind::Apart,
+                )
+            ) {
                 // Inside a sign these are part of it; a sign ends where another begins.
                 $isInside = null !== $opener && $opener->is(SpanKind::Wrong, SpanKind::Others) && !$span->is(SpanKind::Ready);
                 // "two handfuls each is what my mother said"
@@ -151,14 +177,22 @@ final readonly class Fragments
                     $opener = $span;
                 }
             } elseif ($span->is(SpanKind::Negation) && null === $opener && $this->isWarning($text, $i, $first)) {
-                $close($i);
+                // "baking soda I leave out"
+                if (!$text->is($i, 'i', 'leave', 'left')) {
+                    $close($i);
+                }
                 $opener = $span;
-            } elseif ($span->is(SpanKind::Verb) && $this->isOrder($text, $span, $first)) {
+            } elseif ($span->is(SpanKind::Verb) && $this->purpose->isOrder($text, $span, $first)) {
                 $isNew = null === $opener
                     ? $hasVerb
                     : $opener->is(SpanKind::Until, SpanKind::Apart, SpanKind::OnTheWay, SpanKind::Wish)
-                        && ($text->is($i - 1, 'and', 'then', 'now') || ('when' === $text->at($opener->first)?->word && $i > $opener->next + 1
-                            && !$text->is($i - 1, ...self::MODAL) && !$text->is($i - 1, 'you', 'to')));
+                        && ($text->is(
+                            $i - 1,
+                            'and',
+                            'then',
+                            'now',
+                        ) || ('when' === $text->at($opener->first)?->word && $i > $opener->next + 1
+                            && !$this->purpose->isModal($text, $i - 1) && !$text->is($i - 1, 'you', 'to')));
                 if (SpanKind::Apart === $opener?->kind) {
                     $isNew = $hasVerb;
                 }
@@ -182,134 +216,5 @@ final readonly class Fragments
         }
 
         return $i - $first <= 3;
-    }
-
-    private function isOrder(Text $text, Span $verb, int $first): bool
-    {
-        return VerbForm::Plain === $verb->form && !$text->is($verb->first - 1, 'to', ...self::MODAL);
-    }
-
-    /** @param list<Span> $spans */
-    private function kind(Text $text, int $first, int $next, array $spans, ?Span $opener): FragmentKind
-    {
-        $negated = null;
-        foreach ($spans as $span) {
-            if ($span->is(SpanKind::Negation)) {
-                $negated = $span;
-                break;
-            }
-        }
-        $byOpener = match ($opener?->kind) {
-            SpanKind::Others => FragmentKind::Aside,
-            SpanKind::Wrong => FragmentKind::Wrong,
-            SpanKind::OnTheWay => FragmentKind::OnTheWay,
-            SpanKind::Until, SpanKind::Ready => FragmentKind::Done,
-            SpanKind::Wish => null === $negated || $negated->first > $opener->next + 2 ? FragmentKind::Done : FragmentKind::Caution,
-            SpanKind::Negation => FragmentKind::Caution,
-            default => null,
-        };
-        if (null !== $byOpener) {
-            return $byOpener;
-        }
-        if (HealthClaims::isIn($text->words($first, $next)) && [] === $this->verbs($text, $spans, $first)) {
-            return FragmentKind::Aside;
-        }
-        // "a drop must snap", "the mass should follow the spoon": by what one sees it.
-        $words = $text->words($first, $next);
-        if (1 === preg_match('/\b(?:must|should|has to|have to)\b/i', $words) && 1 !== preg_match('/\b(?:you|i|we|one) (?:must|should|have to|has to)\b/i', $words)) {
-            return null === $negated ? FragmentKind::Done : FragmentKind::Caution;
-        }
-        if ($text->is($first, 'or') && !$this->hasOrder($text, $spans, $first)) {
-            $tells = array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Verb) && VerbForm::Does === $s->form);
-
-            return [] === $tells ? FragmentKind::Alternative : FragmentKind::Aside;
-        }
-        if (1 === preg_match('/^(?:because|since|that is for|as it|so that|which|whatever|who)\b/i', $text->words($first, $next))
-            && [] === array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Measure))) {
-            return FragmentKind::Aside;
-        }
-
-        if ([] !== $this->verbs($text, $spans, $first)) {
-            // "wrap your arm in a towel": the cook, not the sweet.
-            if (1 === preg_match('/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i', $words) && [] === array_filter($spans,
-                static fn (Span $s): bool => $s->is(SpanKind::Thing, SpanKind::Time, SpanKind::Measure)) && 1 !== preg_match('/\b(?:with|between|on|in) (?:your|the)/i', $words)) {
-                return FragmentKind::Caution;
-            }
-
-            return FragmentKind::Work;
-        }
-        // "they start to jump and turn darker": what one sees.
-        $isSeen = 1 === preg_match('/^\W*(?:it|they|the (?!nuts first)\p{L}+|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles) (?!is for\b|is what\b|the\b)\p{L}+/iu', $words)
-            && [] === array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Measure, SpanKind::Time, SpanKind::Number, SpanKind::Fire, SpanKind::Constant,
-                SpanKind::FlameOff, SpanKind::Stage));
-        if (!$isSeen || 1 === preg_match('/\b(?:in|into|over|on top|goes|keep|keeps|last|lasts)\W*$|^\W*(?:it|they) (?:keep|last)|\b(?:they say|it is called)\b/i', $words)) {
-            return FragmentKind::Bare;
-        }
-
-        return 1 === preg_match('/\b(?:again|first|looks?|still|begins?|will look)\b/i', $words) ? FragmentKind::OnTheWay : FragmentKind::Done;
-    }
-
-    /** @param list<Span> $spans */
-    private function hasOrder(Text $text, array $spans, int $first): bool
-    {
-        foreach ($spans as $span) {
-            if ($span->is(SpanKind::Verb) && $this->isOrder($text, $span, $first)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * The verbs of a piece that say what somebody does.
-     *
-     * @param list<Span> $spans
-     *
-     * @return list<Span>
-     */
-    public function verbs(Text $text, array $spans, int $first): array
-    {
-        $hasTime = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Time));
-        $verbs = [];
-        foreach ($spans as $span) {
-            if ($span->is(SpanKind::Verb) && $this->isWork($text, $span, $spans, $first, $hasTime)) {
-                $verbs[] = $span;
-            }
-        }
-
-        return $verbs;
-    }
-
-    /** @param list<Span> $spans */
-    private function isWork(Text $text, Span $verb, array $spans, int $first, bool $hasTime): bool
-    {
-        $before = $text->at($verb->first - 1)->word ?? '';
-        switch ($verb->form) {
-            case VerbForm::Plain:
-                // "it begins to boil" is seen, not done.
-                $isSeen = 'to' === $before && $text->is($verb->first - 2, 'begins', 'begin', 'starts', 'start', 'seems', 'going', 'ready', 'needs', 'wants');
-
-                return !$isSeen && !\in_array($before, self::MODAL, true);
-            case VerbForm::Does:
-                return ($hasTime && !$verb->isDone(Action::Weigh, Action::Add)) || ($verb->isDone(Action::Add) && !$text->is($verb->first, 'takes', 'gets', 'uses')) || $text->is($verb->first - 1, ...self::PEOPLE);
-            case VerbForm::Done:
-                if (\in_array($before, self::PEOPLE, true)) {
-                    return true;
-                }
-                $next = $text->at($verb->next)->word ?? '';
-                // "roasted semolina", "dried petals": how it is, not what is done.
-                $isBefore = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Thing) && $s->first >= $verb->next
-                    && $s->first <= $verb->next + 1);
-                if ($isBefore || $this->lexicon->isIn('states', $next)) {
-                    return false;
-                }
-                $isTold = $hasTime || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown'], true);
-
-                return ($verb->isDone(...self::WORK_WHEN_DONE) && !\in_array($before, ['be', 'is', 'are', 'was', 'were', 'not'], true))
-                    || ($isTold && $verb->isDone(...self::WORK_WHEN_DONE, ...self::WORK_WHEN_TOLD));
-            default:
-                return false;
-        }
     }
 }

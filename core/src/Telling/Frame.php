@@ -35,7 +35,10 @@ final readonly class Frame
     private static function makes(Text $text, int $i, int $from, int $to): ?string
     {
         $at = null;
-        if ($text->is($i, 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets') || ($text->is($i, 'get') && $text->is($i - 1, 'you'))) {
+        if (
+            $text->is($i, 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets')
+            || ($text->is($i, 'get') && $text->is($i - 1, 'you'))
+        ) {
             $at = $i + 1;
         } elseif ($text->phrase($i, 'comes to') > 0 || $text->phrase($i, 'come to') > 0 || $text->phrase($i, 'enough for') > 0) {
             $at = $i + 2;
@@ -44,9 +47,12 @@ final readonly class Frame
         } elseif ($i === $from) {
             $at = $i;
         }
-        if ($text->is($i, 'form', 'shape', 'roll', 'rolls', 'shapes') && null !== Numbers::near($text, $i + 1)
-            && 1 === preg_match('/^(?:\p{L}+ )?(?:balls|rings|pieces|discs|logs|patties|parcels|dumplings)\b/u', $text->words(Numbers::near($text, $i + 1)->next, $to))) {
-            return (string) round(Numbers::near($text, $i + 1)->from, 2);
+        $shaped = $text->is($i, 'form', 'shape', 'roll', 'rolls', 'shapes') ? Numbers::near($text, $i + 1) : null;
+        if (
+            null !== $shaped
+            && 1 === preg_match('/^(?:\p{L}+ )?(?:balls|rings|pieces|discs|logs|parcels)\b/u', $text->words($shaped->next, $shaped->next + 4))
+        ) {
+            return (string) round($shaped->from, 2);
         }
         // "for a wedding breakfast of 80"
         if ($text->is($i, 'of') && $from === ($text->sentences[0][0] ?? -1) && 1 === preg_match('/\bfor\b/i', $text->words($from, $i))) {
@@ -70,10 +76,19 @@ final readonly class Frame
             return null;
         }
         $next = $text->at($number->next)->word ?? '.';
-        $isCounted = 1 === preg_match('/^(?:pieces?|bowls?|glasses|cups|people|persons|guests|small|balls|squares|fingers|as|in|of|or|each|,|rings|diamonds|cakes|servings|portions|laddus?|wedges|with|for|if|because|and|\.|\?|eaters|heads)$/u', $next)
+        $isCounted = 1 === preg_match(
+            '/^(?:pieces?|bowls?|glasses|cups|people|persons|guests|small|balls|squares|fingers|as|in|of|or|each|,|rings|diamonds|cakes'
+                .'|servings|portions|wedges|with|for|if|because|and|\.|\?|eaters|heads)$/u',
+            $next,
+        )
             || $number->next >= $to;
-        $isShort = $i === $from && !$text->is($i, 'for') && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
-        if (!$isCounted || ($isShort && 1 !== preg_match('/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/', $next))
+        $isShort = $i === $from
+            && !$text->is($i, 'for')
+            && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
+        if (!$isCounted || (
+            $isShort
+            && 1 !== preg_match('/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/', $next)
+        )
             || ($isShort && $text->is($number->next + 1, 'of'))) {
             return null;
         }
@@ -89,7 +104,10 @@ final readonly class Frame
             return null;
         }
         for ($at = $isAlone ? $i : $i + 1; $at < min($to, $i + 9); ++$at) {
-            if ($says && ($text->phrase($at, 'same day') > 0 || $text->phrase($at, 'next day') > 0 || $text->phrase($at, 'within the day') > 0)) {
+            if (
+                $says
+                && ($text->phrase($at, 'same day') > 0 || $text->phrase($at, 'next day') > 0 || $text->phrase($at, 'within the day') > 0)
+            ) {
                 return '1 day';
             }
             $number = Numbers::near($text, $at);
@@ -113,7 +131,14 @@ final readonly class Frame
 
     private static function served(string $sentence): ?string
     {
-        if (1 === preg_match('/\b(?:serve[ds]?|eat|eaten|offered|nicest|best|good)\b(?: it| them| that)?(?: straight)?,? ?(hot|warm|lukewarm|cold|chilled|at once)\b/i', $sentence, $match)) {
+        if (
+            1 === preg_match(
+                '/\b(?:serve[ds]?|eat|eaten|offered|nicest|best|good)\b(?: it| them| that)?(?: straight)?,? ?(hot|warm|lukewarm|cold'
+                    .'|chilled|at once)\b/i',
+                $sentence,
+                $match,
+            )
+        ) {
             return self::as($match[1]);
         }
         if (1 === preg_match('/\bkeep (?:it|them) (hot|warm|cold)\b/i', $sentence, $match)) {
@@ -123,7 +148,11 @@ final readonly class Frame
             return self::as($match[1]);
         }
 
-        return 1 === preg_match('/\b(?:bowls|cups|for each|portions),? (?:of it )?(hot|warm|cold)\b/i', $sentence, $match) ? self::as($match[1]) : null;
+        return 1 === preg_match(
+            '/\b(?:bowls|cups|for each|portions),? (?:of it )?(hot|warm|cold)\b/i',
+            $sentence,
+            $match,
+        ) ? self::as($match[1]) : null;
     }
 
     private static function as(string $word): string

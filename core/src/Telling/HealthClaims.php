@@ -20,8 +20,8 @@ final class HealthClaims
     ];
 
     /** A sentence that begins with an order. */
-    private const ORDER = '/^(?:then |now |next |and |you )?(?:add|pour|mix|stir|roast|fry|boil|cook|grind|simmer|soak|knead|shape|roll|set|cool|steam|'
-        .'strain|drain|melt|heat|put|tip|take|grate|chop|peel|wash|cut|fold|beat)\b/i';
+    private const ORDER = '/^(?:then |now |next |and |you )?(?:add|pour|mix|stir|roast|fry|boil|cook|grind|simmer|soak|knead|shape|roll|set'
+        .'|cool|steam|strain|drain|melt|heat|put|tip|take|grate|chop|peel|wash|cut|fold|beat)\b/i';
 
     public static function isIn(string $words): bool
     {

@@ -68,7 +68,11 @@ final readonly class Heard
                 continue;
             }
             $words = self::line($this->text->words($piece->first, $piece->next));
-            $words = (string) preg_replace('/^(?:(?:and|so|now|then|next|after that|meanwhile|first|finally|you|we|i|she|he|have to|need to|must)\b[ ,]*)+/i', '', $words);
+            $words = (string) preg_replace(
+                '/^(?:(?:and|so|now|then|next|after that|meanwhile|first|finally|you|we|i|she|he|have to|need to|must)\b[ ,]*)+/i',
+                '',
+                $words,
+            );
             if (mb_strlen($words) >= 4 && mb_strlen($words) <= 56 && 1 !== preg_match('/^(?:it|they|this) /i', $words)) {
                 return ucfirst($words);
             }

@@ -13,8 +13,8 @@ final class Lexicon
     /** @var array<string, list<string>>|null phrases by their first word, per list */
     private ?array $phrases = null;
 
-    /** @var array<string, true>|null */
-    private ?array $stops = null;
+    /** @var array<string, array<string, true>> words of a list */
+    private array $members = [];
 
     /**
      * @param array<string, list<string>> $actions   verbs by action
@@ -58,15 +58,15 @@ final class Lexicon
 
     public function isIn(string $list, string $word): bool
     {
-        return \in_array($word, $this->lists[$list] ?? [], true);
+        $this->members[$list] ??= array_fill_keys($this->lists[$list] ?? [], true);
+
+        return isset($this->members[$list][$word]);
     }
 
     /** A word that never names a thing by itself. */
     public function isStopped(string $word): bool
     {
-        $this->stops ??= array_fill_keys($this->lists['stop'] ?? [], true);
-
-        return isset($this->stops[$word]);
+        return $this->isIn('stop', $word);
     }
 
     /** @return array{Action, VerbForm, int}|null what is done here, in which form, and the token behind it */

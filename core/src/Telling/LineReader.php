@@ -31,7 +31,15 @@ final readonly class LineReader
         }
         $quantity = null === $amount->from ? null : new Quantity($amount->from, $amount->to ?? $amount->from);
 
-        return new IngredientLine($quantity, $amount->unit, $amount->thing, $amount->named, $this->note($text, $amount), null === $amount->thing ? null : $amount->grams, $amount->guesses);
+        return new IngredientLine(
+            $quantity,
+            $amount->unit,
+            $amount->thing,
+            $amount->named,
+            $this->note($text, $amount),
+            null === $amount->thing ? null : $amount->grams,
+            $amount->guesses,
+        );
     }
 
     /** @return list<ToldAmount> everything a line tells: "one cup each of milk and water" */

@@ -10,8 +10,8 @@ namespace FeastLadle\Telling;
  */
 final class Numbers
 {
-    private const SIGNS = ['½' => 0.5, '¼' => 0.25, '¾' => 0.75, '⅓' => 1 / 3, '⅔' => 2 / 3, '⅛' => 0.125, '⅜' => 0.375, '⅝' => 0.625,
-        '⅞' => 0.875];
+    private const SIGNS = ['½' => 0.5, '¼' => 0.25, '¾' => 0.75, '⅓' => 1 / 3, '⅔' => 2 / 3, '⅛' => 0.125, '⅜' => 0.375,
+        '⅝' => 0.625, '⅞' => 0.875];
 
     private const ONES = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8,
         'nine' => 9, 'ten' => 10, 'eleven' => 11, 'twelve' => 12, 'thirteen' => 13, 'fourteen' => 14, 'fifteen' => 15, 'sixteen' => 16,
@@ -72,7 +72,11 @@ final class Numbers
         return null === $number ? null : new NumberAt($number->from, $number->to, $i, $number->next);
     }
 
-    /** @return array{float, int}|null "and a half", "and a quarter", also after a unit, as in "a cup and a half": what it adds, where it ends */
+    /**
+     * "and a half", "and a quarter", also after a unit, as in "a cup and a half".
+     *
+     * @return array{float, int}|null what it adds, and where it ends
+     */
     public static function andPart(Text $text, int $i): ?array
     {
         if (!$text->is($i, 'and')) {
@@ -120,7 +124,7 @@ final class Numbers
         $next = $i + 1;
         // "1/2", "1 1/2", "1½"
         if ($text->is($next, '/', '⁄') && TokenKind::Number === $text->at($next + 1)?->kind) {
-            $under = (float) ($text->at($next + 1)->word ?? '1');
+            $under = (float) self::word($text, $next + 1);
 
             return 0.0 === $under ? null : [$value / $under, $next + 2];
         }
@@ -129,12 +133,12 @@ final class Numbers
             && $text->is($next + 1, '/', '⁄')
             && TokenKind::Number === $text->at($next + 2)?->kind
         ) {
-            $under = (float) ($text->at($next + 2)->word ?? '1');
+            $under = (float) self::word($text, $next + 2);
 
-            return 0.0 === $under ? null : [$value + (float) ($text->at($next)->word ?? '0') / $under, $next + 3];
+            return 0.0 === $under ? null : [$value + (float) self::word($text, $next) / $under, $next + 3];
         }
         if (TokenKind::Fraction === $text->at($next)?->kind) {
-            return [$value + (self::SIGNS[$text->at($next)->word ?? ''] ?? 0.0), $next + 1];
+            return [$value + (self::SIGNS[self::word($text, $next)] ?? 0.0), $next + 1];
         }
 
         return self::mixed($text, $value, $next);
@@ -247,5 +251,10 @@ final class Numbers
         $part = self::andPart($text, $next);
 
         return null === $part ? [$value, $next] : [$value + $part[0], $part[1]];
+    }
+
+    private static function word(Text $text, int $i): string
+    {
+        return $text->at($i)->word ?? '';
     }
 }

@@ -17,15 +17,17 @@ final class ProcessOf
     private const GARNISHES = ['cashews', 'cashew-pieces', 'almonds', 'raisins', 'pistachios', 'walnuts', 'coconut-slivers', 'gum-crystals',
         'chironji', 'pine-nuts', 'cloves', 'melon-seed'];
 
-    public const SEASONING = ['water', 'lemon', 'citric-acid', 'saffron', 'cardamom', 'cardamom-pods', 'rose-water', 'screwpine-water', 'salt',
-        'dry-ginger', 'milk', 'camphor', 'cloves'];
+    public const SEASONING = ['water', 'lemon', 'citric-acid', 'saffron', 'cardamom', 'cardamom-pods', 'rose-water', 'screwpine-water',
+        'salt', 'dry-ginger', 'milk', 'camphor', 'cloves'];
 
     /** By these words a mass is stirred until it holds together. */
-    private const BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot|no film|no)|lets? go|comes? (?:away|off|together)|one (?:lump|mass|paste|glossy)|moves as|'
-        .'rolls?\b|rolled|throws? back|shivers|film|fat (?:comes|stands|lets)|ghee (?:comes|stands|at)|absorbed|white marks|follows the spoon|'
-        .'sides stand|as one|ball\b|lumps? together|finger|shines|thick|heavy|dry)/i';
+    private const BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot|no film|no)|lets? go|comes? (?:away|off|together)'
+        .'|one (?:lump|mass|paste|glossy)|moves as|rolls?\b|rolled|throws? back|shivers|film|fat (?:comes|stands|lets)'
+        .'|ghee (?:comes|stands|at)|absorbed|white marks|follows the spoon|sides stand|as one|ball\b|lumps? together|finger|shines|thick'
+        .'|heavy|dry)/i';
 
-    private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the spoon|in a lump)/i';
+    private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white'
+        .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the spoon|in a lump)/i';
 
     /**
      * @param list<string>      $ids   what is named beside the verb
@@ -66,7 +68,10 @@ final class ProcessOf
                 default => [] === $ids ? null : Process::Simmer,
             },
             Action::Syrup => Process::Syrup,
-            Action::Boil => self::isSyrup($all, $ids) || ($saysStage && [] !== array_intersect($all, self::SWEET)) ? Process::Syrup : Process::Boil,
+            Action::Boil => self::isSyrup($all, $ids) || (
+                $saysStage
+                && [] !== array_intersect($all, self::SWEET)
+            ) ? Process::Syrup : Process::Boil,
             Action::Reduce => Process::Reduce,
             Action::Simmer => match (true) {
                 $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,
@@ -147,7 +152,9 @@ final class ProcessOf
     /** @param list<string> $ids */
     private static function roast(array $ids, string $words, bool $hasFat): Process
     {
-        $isInFat = [] !== array_intersect($ids, self::FATS) || $hasFat || 1 === preg_match('/\bin the same (?:ghee|fat|oil|pan)|\bin (?:ghee|butter|fat)/i', $words);
+        $isInFat = [] !== array_intersect($ids, self::FATS)
+            || $hasFat
+            || 1 === preg_match('/\bin the same (?:ghee|fat|oil|pan)|\bin (?:ghee|butter|fat)/i', $words);
         if (1 === preg_match('/\bdry\b|\bwithout (?:fat|ghee|oil)\b/i', $words)) {
             return Process::Parch;
         }

@@ -73,11 +73,15 @@ final readonly class References
                 if ($other->isTold) {
                     return $amount;
                 }
-            } elseif ($other->isTold && null !== $other->thing && [] !== array_intersect($words($amount->named), array_diff(
-                $words($other->named),
-                ['milk', 'water', 'vater', 'oil', 'leaf', 'seed', 'sed'],
-            ))) {
-                $close = $other;
+            } elseif ($other->isTold && null !== $other->thing) {
+                $named = $words((string) preg_replace('/ (?:meal|powder|paste)$/i', '', $amount->named));
+                // A shorter word for it, and no common one.
+                if (
+                    [] === array_diff($named, $words($other->named))
+                    && [] !== array_diff($named, ['milk', 'vater', 'oil', 'leaf', 'seed', 'sed'])
+                ) {
+                    $close = $other;
+                }
             }
         }
 
@@ -94,7 +98,10 @@ final readonly class References
         }
         $plain = $this->things->plainWord($word);
         foreach (array_reverse($told) as $amount) {
-            $names = [$amount->named, ...(null === $amount->thing ? [] : [$amount->thing->name, ...$amount->thing->names])];
+            if (null === $amount->thing) {
+                continue;
+            }
+            $names = [$amount->named, $amount->thing->name, ...$amount->thing->names];
             foreach ($names as $name) {
                 $words = explode(' ', mb_strtolower(explode(',', $name)[0]));
                 if ($this->things->plainWord($words[\count($words) - 1]) === $plain) {

@@ -29,11 +29,12 @@ final readonly class Relations
             }
             $isByWeight = 1 === preg_match('/\bweigh(?:t|s)\b/i', $text->words($next, min($to, $next + 4)));
             $of = $this->thing($own, $i, $next);
-            $to2 = $this->compared($text, $own, $next, $to, $before) ?? $this->last([...$before, ...\array_slice($own, 0, $of ?? 0)], null === $of ? null : $own[$of]->key());
+            $to2 = $this->compared($text, $own, $next, $to, $before)
+                ?? $this->last([...$before, ...\array_slice($own, 0, $of ?? 0)], null === $of ? null : $own[$of]->key());
             if (null === $of || null === $to2 || null === $to2->from || $own[$of]->key() === $to2->key() || $own[$of]->isTold) {
                 continue;
             }
-            $own[$of] = $this->related($text, $own[$of], $to2, $times, $i, $next, $isByWeight);
+            $own = array_values(array_replace($own, [$of => $this->related($text, $own[$of], $to2, $times, $i, $next, $isByWeight)]));
         }
 
         return $own;
@@ -46,7 +47,9 @@ final readonly class Relations
         $next = $i + 1;
         $times = self::TIMES[$word] ?? null;
         if (\in_array($word, ['same', 'equal'], true)) {
-            return $text->is($next, 'measure', 'amount', 'quantity', 'weight', 'volume', 'of', 'as', 'measures', 'much') ? [1.0, $next] : null;
+            return $text->is(
+                $next, 'measure', 'amount', 'quantity', 'weight', 'volume', 'of', 'as', 'measures', 'much',
+            ) ? [1.0, $next] : null;
         }
         if (null === $times) {
             $number = Numbers::at($text, $i);
@@ -56,7 +59,8 @@ final readonly class Relations
             [$times, $next] = [$number->from, $number->next + 1];
         }
 
-        return $text->is($next, 'as', 'the', 'that', 'its', 'of') && !($text->is($next, 'the', 'of') && 'half' === $word) ? [$times, $next] : null;
+        return $text->is($next, 'as', 'the', 'that', 'its', 'of')
+            && !($text->is($next, 'the', 'of') && 'half' === $word) ? [$times, $next] : null;
     }
 
     /**
@@ -134,6 +138,8 @@ final readonly class Relations
         }
         $grams = null === $of->thing ? null : $this->weighing->grams(($from + $upTo) / 2, $unit, $of->thing, $guesses);
 
-        return new ToldAmount($of->thing, $of->named, $from, $upTo, $unit, '', min($of->first, $i), max($of->next, $next), $grams, $guesses);
+        return new ToldAmount(
+            $of->thing, $of->named, $from, $upTo, $unit, '', min($of->first, $i), max($of->next, $next), $grams, $guesses,
+        );
     }
 }

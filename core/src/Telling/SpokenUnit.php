@@ -90,6 +90,7 @@ enum SpokenUnit: string
     /** @return array<string, self> every word or two words for a unit */
     public static function words(): array
     {
+        /** @var array<string, self>|null $words */
         static $words = null;
         if (null === $words) {
             $words = [];

@@ -17,6 +17,9 @@ final class Stream
 
     public bool $isHot = false;
 
+    /** its fire was put out, and it is still hot */
+    public bool $isOff = false;
+
     public bool $isOpen = true;
 
     /** @param list<string> $names words by which it is named */
@@ -32,6 +35,7 @@ final class Stream
     public function went(int $step, Process $process): void
     {
         $this->last = $step;
+        $this->isOff = false;
         $facts = $process->facts();
         array_push($this->names, ...$facts->becomes);
         $this->isHot = match ($process) {

@@ -71,7 +71,7 @@ final class Streams
         if (\in_array($process, [Process::FryGarnish, Process::Infuse], true)) {
             return true;
         }
-        $own = array_values(array_diff($own, ['water', 'ghee', 'salt', 'frying-oil', 'cardamom'])) ?: $own;
+        $own = array_values(array_diff($own, ['water', 'ghee', 'salt', 'frying-oil', 'cardamom', 'milk'])) ?: $own;
         $new = array_diff($own, $stream->holds);
         if ($isIt || [] === $new || !\in_array($process, self::BEGINS, true) || null === $stream->last) {
             return false;
@@ -103,6 +103,9 @@ final class Streams
             }
             $isNamed = [] !== array_intersect($stream->holds, array_diff($ids, ['water', 'ghee', 'milk', 'sugar', 'cardamom', 'salt']))
                 || ([] !== $ids && 1 === \count($stream->holds) && \in_array($stream->holds[0], $ids, true));
+            // "the second milk" is that of the coconut that was pressed.
+            $isNamed = $isNamed || (\in_array('coconut', $stream->holds, true)
+                && 1 === preg_match('/\b(?:first|second|third|thick|thin) (?:milk|extract|one|pressing)\b/i', $words));
             foreach ($stream->names as $name) {
                 $isNamed = $isNamed || 1 === preg_match('/\b'.preg_quote($name, '/').'\b/iu', $words);
             }

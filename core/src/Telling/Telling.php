@@ -11,6 +11,8 @@ final readonly class Telling
 {
     private Spans $spans;
 
+    private Purpose $purpose;
+
     private Fragments $fragments;
 
     private Amounts $amounts;
@@ -23,7 +25,8 @@ final readonly class Telling
     {
         $things = new Things($larder, $lexicon);
         $this->spans = new Spans($lexicon, $things);
-        $this->fragments = new Fragments($this->spans, $lexicon);
+        $this->purpose = new Purpose($lexicon);
+        $this->fragments = new Fragments($this->spans, $this->purpose);
         $this->references = new References($lexicon, $things);
         $this->relations = new Relations(new Weighing($cupMl));
         $this->amounts = new Amounts($lexicon, $things, new Weighing($cupMl));
@@ -40,15 +43,20 @@ final readonly class Telling
             return false;
         }
         foreach ($pieces as $piece) {
-            if ($piece->has(SpanKind::Measure, SpanKind::Time) || $piece->isLabel || $piece->kind->isSign()) {
+            if ($this->isMeasured($piece) || $piece->isLabel || $piece->kind->isSign()) {
                 return false;
             }
-            foreach ($this->fragments->verbs($text, $piece->spans, $piece->first) as $verb) {
+            foreach ($this->purpose->verbs($text, $piece->spans, $piece->first) as $verb) {
                 // "Griddle cakes of rice" begins with no order.
+                if ($verb->isDone(Action::Weigh, Action::Serve)) {
+                    continue;
+                }
                 if (VerbForm::Done === $verb->form && !$piece->has(SpanKind::Number)) {
                     continue;
                 }
-                if (VerbForm::Plain !== $verb->form || $verb->first !== $text->sentences[0][0] || $text->is($verb->next, 'the', 'it', 'them', 'some', 'a')
+                if (VerbForm::Plain !== $verb->form || $verb->first !== $text->sentences[0][0] || $text->is(
+                    $verb->next, 'the', 'it', 'them', 'some', 'a',
+                )
                     || $piece->has(SpanKind::Number)) {
                     return false;
                 }
@@ -58,12 +66,22 @@ final readonly class Telling
         return $text->sentences[0][1] - $text->sentences[0][0] <= 18;
     }
 
+    private function isMeasured(Fragment $piece): bool
+    {
+        foreach ($piece->spans as $span) {
+            if ($span->is(SpanKind::Time) || ($span->is(SpanKind::Measure) && !$span->isBare)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @param list<ToldAmount> $listed what a list says goes in */
     public function hear(string $told, array $listed = []): Heard
     {
         $text = Text::of($told);
-        $discourse = new Discourse($this->fragments);
-        $discourse->waiting = $listed;
+        $discourse = new Discourse($this->purpose, $listed);
         $claims = [];
         $all = [];
         foreach (array_keys($text->sentences) as $sentence) {
@@ -74,7 +92,13 @@ final readonly class Telling
                     array_push($counting, ...$piece->spans);
                 }
             }
-            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with($text, $counting, $pieces, $this->amounts->of($text, $counting, $discourse->amounts), [...$listed, ...$discourse->amounts]);
+            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with(
+                $text,
+                $counting,
+                $pieces,
+                $this->amounts->of($text, $counting, $discourse->amounts),
+                [...$listed, ...$discourse->amounts],
+            );
             $amounts = $this->relations->among($text, $sentence, $amounts, $discourse->amounts);
             $discourse->hear($text, $pieces, $amounts);
             array_push($claims, ...$this->claims($text->words($text->sentences[$sentence][0], $text->sentences[$sentence][1] + 1)));
@@ -82,8 +106,15 @@ final readonly class Telling
         }
         $discourse->end();
 
-        return new Heard($text, $all, $discourse->steps, $discourse->amounts, $discourse->waiting, $discourse->alternatives, $discourse->setAside,
-            Contradictions::of($text, [...$listed, ...$discourse->amounts], $discourse->steps, $all),
+        return new Heard(
+            $text,
+            $all,
+            $discourse->pots->steps,
+            $discourse->amounts,
+            $discourse->pots->counter->waiting,
+            $discourse->signs->alternatives,
+            $discourse->signs->setAside,
+            Contradictions::of($text, [...$listed, ...$discourse->amounts], $discourse->pots->steps, $all),
             Frame::of($text),
             $claims,
         );

@@ -14,11 +14,14 @@ final readonly class Text
     private const FULL_LINE = 60;
 
     private const TOKEN =
-        '/\d{1,3}(?:,\d{3})+(?!\d)(?:\.\d+)?|\d+(?:[.,]\d+)?|[½¼¾⅓⅔⅛⅜⅝⅞]|[\p{L}\p{M}]+(?:[\x{2019}\'][\p{L}]+)*|°\s?[cC]?|\n+|[^\s\p{L}\p{M}\d]/u';
+        '/\d{1,3}(?:,\d{3})+(?!\d)(?:\.\d+)?|\d+(?:[.,]\d+)?|[½¼¾⅓⅔⅛⅜⅝⅞]|[\p{L}\p{M}]+(?:[\x{2019}\'][\p{L}]+)*'
+        .'|°\s?[cC]?|\n+|[^\s\p{L}\p{M}\d]/u';
 
     /** After these a point ends no sentence where small letters follow. */
-    private const SHORTENED = ['tsp', 'tsps', 'tbsp', 'tbsps', 'g', 'gm', 'gms', 'kg', 'ml', 'l', 'c', 't', 'oz', 'lb', 'lbs', 'min', 'mins',
-        'approx', 'hr', 'hrs', 'no', 'etc'];
+    private const SHORTENED = [
+        'tsp', 'tsps', 'tbsp', 'tbsps', 'g', 'gm', 'gms', 'kg', 'ml', 'l', 'c', 't', 'oz', 'lb', 'lbs', 'min', 'mins', 'approx',
+        'hr', 'hrs', 'no', 'etc',
+    ];
 
     /**
      * @param list<Token>           $tokens
@@ -104,7 +107,11 @@ final readonly class Text
             return '';
         }
 
-        return substr($this->text, $this->tokens[$from]->start, $this->tokens[min($to, \count($this->tokens)) - 1]->end - $this->tokens[$from]->start);
+        return substr(
+            $this->text,
+            $this->tokens[$from]->start,
+            $this->tokens[min($to, \count($this->tokens)) - 1]->end - $this->tokens[$from]->start,
+        );
     }
 
     public function at(int $i): ?Token

@@ -113,7 +113,8 @@ final readonly class TextReader
             $last = $steps[\count($steps) - 1] ?? '';
             // A line that was only too long for the page goes on in the next.
             if ($i > 0 && '' !== $last && mb_strlen($lines[$i - 1]) >= self::FULL_LINE && 1 !== preg_match('/[.!?:;]["”)]?$/u', $last)) {
-                $steps[\count($steps) - 1] = $last.' '.$line;
+                array_pop($steps);
+                $steps[] = $last.' '.$line;
             } elseif (mb_strlen($line) > 2) {
                 $steps[] = $line;
             }

@@ -16,7 +16,10 @@ final class Things
     private const LONGEST_NAME = 5;
 
     /** Behind the name of a thing these make another thing of it: jaggery syrup, saffron water. */
-    private const MADE_OF = ['syrup', 'essence', 'sauce', 'jam', 'water', 'juice', 'paste', 'extract', 'flower', 'flowers', 'liqueur', 'stem', 'skin', 'peel', 'husk', 'shell'];
+    private const MADE_OF = [
+        'syrup', 'essence', 'sauce', 'jam', 'water', 'juice', 'paste', 'extract', 'flower', 'flowers', 'liqueur', 'stem', 'skin', 'peel',
+        'husk', 'shell',
+    ];
 
     /** @var array<string, string>|null ingredient ids by name, each word in its plain form */
     private ?array $names = null;
@@ -104,7 +107,10 @@ final class Things
 
     private function plainName(string $name): string
     {
-        return implode(' ', array_map($this->plainWord(...), preg_split('/[^\p{L}\p{M}\']+/u', mb_strtolower($name), -1, \PREG_SPLIT_NO_EMPTY) ?: []));
+        return implode(
+            ' ',
+            array_map($this->plainWord(...), preg_split('/[^\p{L}\p{M}\']+/u', mb_strtolower($name), -1, \PREG_SPLIT_NO_EMPTY) ?: []),
+        );
     }
 
     /** Singular, in the spelling in which "sooji" and "suji" are one. */
@@ -121,7 +127,14 @@ final class Things
             str_ends_with($word, 'ies') => substr($word, 0, -3).'y',
             str_ends_with($word, 'oes') => substr($word, 0, -2),
             1 === preg_match('/(?:sh|ch|x|ss)es$/', $word) => substr($word, 0, -2),
-            str_ends_with($word, 's') && !str_ends_with($word, 'ss') && !str_ends_with($word, 'us') && !str_ends_with($word, 'is') => substr($word, 0, -1),
+            str_ends_with($word, 's') && !str_ends_with(
+                $word,
+                'ss',
+            ) && !str_ends_with($word, 'us') && !str_ends_with($word, 'is') => substr(
+                $word,
+                0,
+                -1,
+            ),
             default => $word,
         };
         $one = strtr($one, ['oo' => 'u', 'ee' => 'i', 'aa' => 'a', 'w' => 'v']);

@@ -57,7 +57,10 @@ final readonly class ToldAmount
     /** The same, of a list that stands outside the text. */
     public function listed(): self
     {
-        return new self($this->thing, $this->named, $this->from, $this->to, $this->unit, $this->vague, -1, -1, $this->grams, $this->guesses, $this->others, true);
+        return new self(
+            $this->thing, $this->named, $this->from, $this->to, $this->unit, $this->vague, -1, -1, $this->grams, $this->guesses,
+            $this->others, true,
+        );
     }
 
     /** What is left of it when some has been used. */
@@ -65,7 +68,9 @@ final readonly class ToldAmount
     {
         $left = ($this->grams ?? 0.0) - $grams;
 
-        return new self($this->thing, $this->named, $left, $left, SpokenUnit::Gram, '', $this->first, $this->next, $left, $this->guesses, [], true);
+        return new self(
+            $this->thing, $this->named, $left, $left, SpokenUnit::Gram, '', $this->first, $this->next, $left, $this->guesses, [], true,
+        );
     }
 
     public function key(): string

@@ -74,7 +74,10 @@ final readonly class Weighing
         if (null === $ml) {
             return null;
         }
-        $guesses[] = new Guess('what it weighs is not known; {density} g to the ml was taken', ['density' => LarderReader::NAMED_ONLY['density']]);
+        $guesses[] = new Guess(
+            'what it weighs is not known; {density} g to the ml was taken',
+            ['density' => LarderReader::NAMED_ONLY['density']],
+        );
 
         return $amount * $ml * LarderReader::NAMED_ONLY['density'];
     }
@@ -82,8 +85,9 @@ final readonly class Weighing
     /** Whether it is counted: by its pieces, pods, leaves. */
     public static function isCounted(Ingredient $thing): bool
     {
-        return null !== $thing->weights->eachGrams || [] !== array_intersect_key($thing->weights->small, ['piece' => 1, 'pod' => 1, 'clove' => 1,
-            'leaf' => 1, 'stick' => 1]);
+        $counts = ['piece' => 1, 'pod' => 1, 'clove' => 1, 'leaf' => 1, 'stick' => 1];
+
+        return null !== $thing->weights->eachGrams || [] !== array_intersect_key($thing->weights->small, $counts);
     }
 
     private function small(SpokenUnit $unit, Ingredient $thing): ?float
@@ -101,7 +105,13 @@ final readonly class Weighing
     private function pieces(float $amount, Ingredient $thing, array &$guesses): ?float
     {
         $small = $thing->weights->small;
-        $one = $thing->weights->eachGrams ?? $small['piece'] ?? $small['pod'] ?? $small['clove'] ?? $small['leaf'] ?? $small['stick'] ?? null;
+        $one = $thing->weights->eachGrams
+            ?? $small['piece']
+            ?? $small['pod']
+            ?? $small['clove']
+            ?? $small['leaf']
+            ?? $small['stick']
+            ?? null;
         if (null === $one) {
             $guesses[] = new Guess('how much one weighs is not known');
 

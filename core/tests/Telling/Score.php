@@ -16,6 +16,8 @@ final class Score
     /** @var array<string, array{right: int, wrong: int, marked: int, missed: int}> */
     public array $sums = [];
 
+    private const NOTHING = ['right' => 0, 'wrong' => 0, 'marked' => 0, 'missed' => 0];
+
     public int $phantoms = 0;
 
     public int $idleSteps = 0;
@@ -46,7 +48,9 @@ final class Score
     /** @param list<array{string, string}> $answers */
     public function add(string $name, Heard $heard, array $answers): void
     {
-        $of = static fn (string $kind): array => array_values(array_map(static fn (array $a): string => $a[1], array_filter($answers, static fn (array $a): bool => $a[0] === $kind)));
+        $of = static fn (string $kind): array => array_values(
+            array_map(static fn (array $a): string => $a[1], array_filter($answers, static fn (array $a): bool => $a[0] === $kind)),
+        );
         $this->amounts($name, $heard, $of('amount'), $of('vague'), $of('open'), $of('or'));
         $this->times($name, $heard, $of('time'));
         $this->processes($name, $heard, $of('steps'));
@@ -63,18 +67,28 @@ final class Score
             $this->count('no step', $this->isStep($heard, $words) ? 'wrong' : 'right', $name.': a step of "'.$words.'"');
         }
         foreach ($of('ask') as $what) {
-            $asked = array_filter($heard->contradictions, static fn ($c): bool => $c->about === ltrim($what, '=') || str_contains($c->about, ltrim($what, '=')));
+            $asked = array_filter(
+                $heard->contradictions,
+                static fn ($c): bool => $c->about === ltrim($what, '=') || str_contains($c->about, ltrim($what, '=')),
+            );
             $this->count('contradictions', [] === $asked ? 'missed' : 'right', $name.': asks about '.$what);
         }
         foreach ($heard->contradictions as $asked) {
-            $isTrue = array_filter($of('ask'), static fn (string $w): bool => $asked->about === ltrim($w, '=') || str_contains($asked->about, ltrim($w, '=')));
+            $isTrue = array_filter(
+                $of('ask'),
+                static fn (string $w): bool => $asked->about === ltrim($w, '=') || str_contains($asked->about, ltrim($w, '=')),
+            );
             if ([] === $isTrue) {
                 $this->count('contradictions', 'wrong', $name.': asks without need about '.$asked->about);
             }
         }
         foreach (['yield' => $heard->frame->makes, 'keeps' => $heard->frame->keeps, 'served' => $heard->frame->served] as $field => $got) {
             foreach ($of($field) as $want) {
-                $this->count('fields', $got === $want ? 'right' : (null === $got ? 'missed' : 'wrong'), $name.': '.$field.' '.$got.' for '.$want);
+                $this->count(
+                    'fields',
+                    $got === $want ? 'right' : (null === $got ? 'missed' : 'wrong'),
+                    $name.': '.$field.' '.$got.' for '.$want,
+                );
             }
         }
     }
@@ -121,7 +135,12 @@ final class Score
                 $this->count('amounts', $isNamed ? 'marked' : 'missed', $text);
             }
         }
-        $known = [...array_column($wanted, 0), ...array_map(static fn (string $v): string => explode(':', $v)[0], $vague), ...$open, ...$or];
+        $known = [
+            ...array_column($wanted, 0),
+            ...array_map(static fn (string $v): string => explode(':', $v)[0], $vague),
+            ...$open,
+            ...$or,
+        ];
         foreach ([...array_map(static fn (string $v): string => explode(':', $v)[0], $vague), ...$open] as $thing) {
             $isNamed = [] !== array_filter($heard->amounts, static fn (ToldAmount $a): bool => self::isThing($a, $thing));
             $this->count('vague', $isNamed ? 'right' : 'missed', $name.': names '.$thing);
@@ -172,7 +191,8 @@ final class Score
             [$from, $to] = [(float) ($m[2] ?? 0), (float) ('' === ($m[3] ?? '') ? ($m[2] ?? 0) : $m[3])];
             $hit = $close = null;
             foreach ($got as $k => $step) {
-                $isTime = abs(($step->minutes[0] ?? 0) - $from) <= 0.02 * $from + 0.01 && abs(($step->minutes[1] ?? 0) - $to) <= 0.02 * $to + 0.01;
+                $isTime = abs(($step->minutes[0] ?? 0) - $from) <= 0.02 * $from + 0.01
+                    && abs(($step->minutes[1] ?? 0) - $to) <= 0.02 * $to + 0.01;
                 $hit = $isTime && \in_array($step->process->value, $processes, true) ? $hit ?? $k : $hit;
                 $close = $isTime ? $close ?? $k : $close;
             }
@@ -191,7 +211,12 @@ final class Score
     private function processes(string $name, Heard $heard, array $lines): void
     {
         $want = array_map(static fn (string $s): array => explode('/', $s), preg_split('/\s+/', implode(' ', $lines)) ?: []);
-        $got = array_values(array_filter(array_map(static fn ($s): string => $s->process->value, $heard->steps), static fn (string $p): bool => 'dish-up' !== $p));
+        $got = array_values(
+            array_filter(
+                array_map(static fn ($s): string => $s->process->value, $heard->steps),
+                static fn (string $p): bool => 'dish-up' !== $p,
+            ),
+        );
         $best = array_fill(0, \count($want) + 1, array_fill(0, \count($got) + 1, 0));
         foreach ($want as $i => $any) {
             foreach ($got as $j => $process) {
@@ -199,8 +224,8 @@ final class Score
             }
         }
         $right = $best[\count($want)][\count($got)];
-        $this->sums['processes']['right'] += $right;
-        $this->sums['processes']['missed'] += \count($want) - $right;
+        $sum = $this->sums['processes'] ?? self::NOTHING;
+        $this->sums['processes'] = [...$sum, 'right' => $sum['right'] + $right, 'missed' => $sum['missed'] + \count($want) - $right];
         $this->idleSteps += \count($got) - $right;
         $this->faults[] = $name.': '.$right.' of '.\count($want)."\n      want ".implode(' ', $lines)."\n      got  ".implode(' ', $got);
     }
@@ -225,7 +250,11 @@ final class Score
     {
         $all = preg_split('/[^\p{L}]+/u', mb_strtolower($words), -1, \PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return array_values(array_unique(array_diff($all, ['a', 'the', 'it', 'is', 'and', 'of', 'in', 'to', 'they', 'are', 'on', 'with', 'or', 'that', 'be'])));
+        return array_values(
+            array_unique(
+                array_diff($all, ['a', 'the', 'it', 'is', 'and', 'of', 'in', 'to', 'they', 'are', 'on', 'with', 'or', 'that', 'be']),
+            ),
+        );
     }
 
     private function isStep(Heard $heard, string $words): bool
@@ -246,9 +275,12 @@ final class Score
         return false;
     }
 
+    /** @param 'right'|'wrong'|'marked'|'missed' $how */
     private function count(string $of, string $how, string $fault): void
     {
-        ++$this->sums[$of][$how];
+        $sum = $this->sums[$of] ?? self::NOTHING;
+        ++$sum[$how];
+        $this->sums[$of] = $sum;
         if ('right' !== $how) {
             $this->faults[] = '  '.$of.' '.$how.': '.$fault;
         }
@@ -272,5 +304,19 @@ final class Score
         $lines[] = $this->phantoms.' phantom bowls, '.$this->idleSteps.' steps nobody told';
 
         return implode("\n", $lines);
+    }
+
+    /** Whether a line of a list was read as it was written down. */
+    public static function isLine(?ToldAmount $amount, string $thing, string $told, string $unit): bool
+    {
+        if (null === $amount || !self::isThing($amount, $thing)) {
+            return false;
+        }
+        if ('open' === $told) {
+            return null === $amount->from;
+        }
+        [$from, $to] = [...explode('-', $told), $told];
+
+        return self::isSame($amount, [$thing, (float) $from, (float) $to, $unit]);
     }
 }

@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+/** What a piece of a sentence is for: work, a sign, a warning, what others do. */
+final readonly class Purpose
+{
+    /** Participles behind a thing that are work of their own: "lentils, soaked for three hours". */
+    private const WORK_WHEN_DONE = [Action::Soak, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry, Action::Parch, Action::Melt,
+        Action::Boil, Action::Steam, Action::Strain, Action::Infuse, Action::DeepFry, Action::Mash];
+
+    /** These only where more is said of them: "ground to a paste with milk", "roasted for three minutes". */
+    private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead];
+
+    /** Of the cook, not of the sweet. */
+    private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
+
+    /** "they start to jump", "the skin shines": what one sees. */
+    private const SEEN = '/^\W*(?:then )?(?:(?:it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
+        .' (?!is for\b|is what\b|the\b)\p{L}+|the \p{L}+ (?:is|are|has|have|will|comes?|turns?|goes|begins?|starts?|stands?|becomes?|gets?'
+        .'|smells?|looks?|shows?|rises?|swells?|falls?|moves?|leaves?|lets?|\p{L}+s)\b)/iu';
+
+    public function __construct(private Lexicon $lexicon)
+    {
+    }
+
+    public function isModal(Text $text, int $i): bool
+    {
+        return $this->lexicon->isIn('modal', $text->at($i)->word ?? '');
+    }
+
+    /** "let that boil", "let the milk cool" */
+    private function isLet(Text $text, int $i): bool
+    {
+        return $text->is($i - 2, 'let') || $text->is($i - 3, 'let');
+    }
+
+    public function isOrder(Text $text, Span $verb, int $first): bool
+    {
+        return VerbForm::Plain === $verb->form && !$text->is($verb->first - 1, 'to') && !$this->isModal($text, $verb->first - 1);
+    }
+
+    /** @param list<Span> $spans */
+    public function kind(Text $text, int $first, int $next, array $spans, ?Span $opener): FragmentKind
+    {
+        $negated = null;
+        foreach ($spans as $span) {
+            if ($span->is(SpanKind::Negation)) {
+                $negated = $span;
+                break;
+            }
+        }
+        $byOpener = match ($opener?->kind) {
+            SpanKind::Others => FragmentKind::Aside,
+            SpanKind::Wrong => FragmentKind::Wrong,
+            SpanKind::OnTheWay => FragmentKind::OnTheWay,
+            SpanKind::Until, SpanKind::Ready => FragmentKind::Done,
+            SpanKind::Wish => null === $negated || $negated->first > $opener->next + 2 ? FragmentKind::Done : FragmentKind::Caution,
+            SpanKind::Negation => FragmentKind::Caution,
+            default => null,
+        };
+        if (null !== $byOpener) {
+            return $byOpener;
+        }
+        if (
+            1 === preg_match('/^\W*(?:and )?after .*\b(?:it|they) \p{L}+/iu', $text->words($first, $next))
+            && [] === $this->verbs($text, $spans, $first)
+        ) {
+            return FragmentKind::OnTheWay;
+        }
+        if (HealthClaims::isIn($text->words($first, $next)) && [] === $this->verbs($text, $spans, $first)) {
+            return FragmentKind::Aside;
+        }
+        // "a drop must snap", "the mass should follow the spoon": by what one sees it.
+        $words = $text->words($first, $next);
+        if (
+            1 === preg_match('/\b(?:must|should|has to|have to)\b/i', $words)
+            && 1 !== preg_match('/\b(?:you|i|we|one) (?:must|should|have to|has to)\b/i', $words)
+        ) {
+            return null === $negated ? FragmentKind::Done : FragmentKind::Caution;
+        }
+        if ($text->is($first, 'or') && !$this->hasOrder($text, $spans, $first)) {
+            $tells = array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Verb) && VerbForm::Does === $s->form);
+
+            return [] === $tells ? FragmentKind::Alternative : FragmentKind::Aside;
+        }
+        if ($text->is($first, 'which') && [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Time))) {
+            return FragmentKind::Bare;
+        }
+        if (1 === preg_match('/^(?:because|since|that is for|as it|so that|which|whatever|who)\b/i', $text->words($first, $next))
+            && [] === array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Measure))) {
+            return FragmentKind::Aside;
+        }
+
+        $verbs = $this->verbs($text, $spans, $first);
+        $isWish = [] !== $verbs && [] === array_filter($verbs, static fn (Span $v): bool => !$v->isDone(Action::Weigh));
+        if (
+            $isWish
+            && [] === array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Measure, SpanKind::Number, SpanKind::Vague))
+        ) {
+            return $text->is($first, 'you', 'we', 'i', 'for') ? FragmentKind::Aside : FragmentKind::Bare;
+        }
+        if ([] !== $verbs) {
+            // "wrap your arm in a towel": the cook, not the sweet.
+            $isOwn = 1 === preg_match(self::ONES_OWN, $words) && 1 !== preg_match('/\b(?:with|between|on|in) (?:your|the)/i', $words);
+            $isOfSweet = static fn (Span $s): bool => $s->is(SpanKind::Thing, SpanKind::Time, SpanKind::Measure);
+            if ($isOwn && [] === array_filter($spans, $isOfSweet)) {
+                return FragmentKind::Caution;
+            }
+
+            return FragmentKind::Work;
+        }
+        // "they start to jump and turn darker": what one sees.
+        $isSeen = 1 === preg_match(self::SEEN, $words) && [] === array_filter($spans, static fn (Span $s): bool => $s->is(
+            SpanKind::Measure,
+            SpanKind::Time,
+            SpanKind::Number,
+            SpanKind::Fire,
+            SpanKind::Constant,
+            SpanKind::FlameOff,
+            SpanKind::Stage,
+        ));
+        if (
+            !$isSeen
+            || 1 === preg_match(
+                '/\b(?:in|into|over|on top|goes|keep|keeps|last|lasts)\W*$|^\W*(?:it|they) (?:keep|last)|\b(?:they say|it is called)\b/i',
+                $words,
+            )
+        ) {
+            return FragmentKind::Bare;
+        }
+
+        return 1 === preg_match(
+            '/\b(?:again|first|looks?|still|begins?|will look)\b/i',
+            $words,
+        ) ? FragmentKind::OnTheWay : FragmentKind::Done;
+    }
+
+    /** @param list<Span> $spans */
+    private function hasOrder(Text $text, array $spans, int $first): bool
+    {
+        foreach ($spans as $span) {
+            if ($span->is(SpanKind::Verb) && $this->isOrder($text, $span, $first)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The verbs of a piece that say what somebody does.
+     *
+     * @param list<Span> $spans
+     *
+     * @return list<Span>
+     */
+    public function verbs(Text $text, array $spans, int $first): array
+    {
+        $hasTime = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Time));
+        $verbs = [];
+        foreach ($spans as $span) {
+            if ($span->is(SpanKind::Verb) && $this->isWork($text, $span, $spans, $first, $hasTime)) {
+                $verbs[] = $span;
+            }
+        }
+
+        return $verbs;
+    }
+
+    /** @param list<Span> $spans */
+    private function isWork(Text $text, Span $verb, array $spans, int $first, bool $hasTime): bool
+    {
+        $before = $text->at($verb->first - 1)->word ?? '';
+        switch ($verb->form) {
+            case VerbForm::Plain:
+                // "it begins to boil" is seen, not done.
+                $isSeen = 'to' === $before
+                    && $text->is($verb->first - 2, 'begins', 'begin', 'starts', 'start', 'seems', 'going', 'ready', 'needs', 'wants');
+
+                return !$isSeen && (!$this->lexicon->isIn('modal', $before) || $this->isLet($text, $verb->first));
+            case VerbForm::Does:
+                return ($hasTime && !$verb->isDone(Action::Weigh, Action::Add))
+                    || ($verb->isDone(Action::Add) && !$text->is($verb->first, 'takes', 'gets', 'uses'))
+                    || $this->lexicon->isIn('people', $before);
+            case VerbForm::Done:
+                if ($this->lexicon->isIn('people', $before)) {
+                    return true;
+                }
+                if (\in_array($before, ['the', 'these', 'those', 'a', 'some', 'your', 'this', 'that'], true)) {
+                    return false;
+                }
+                $next = $text->at($verb->next)->word ?? '';
+                // "roasted semolina", "dried petals": how it is, not what is done.
+                $isBefore = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Thing) && $s->first >= $verb->next
+                    && $s->first <= $verb->next + 1);
+                if ($isBefore || $this->lexicon->isIn('states', $next)) {
+                    return false;
+                }
+                $isTold = $hasTime || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown'], true);
+
+                return ($verb->isDone(...self::WORK_WHEN_DONE) && !\in_array($before, ['be', 'is', 'are', 'was', 'were', 'not'], true))
+                    || ($isTold && $verb->isDone(...self::WORK_WHEN_DONE, ...self::WORK_WHEN_TOLD));
+            default:
+                return false;
+        }
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Recipe\Process;
+
+/** Times, reductions and headings that stand by themselves: of which step they are, or which they begin. */
+final readonly class Times
+{
+    public function __construct(private Pots $pots, private Meaning $meaning, private Manner $manner, private Adding $adding)
+    {
+    }
+
+    /**
+     * A time by itself: of what was just added, of the step before it, or of the same again.
+     *
+     * @param list<ToldAmount> $own
+     */
+    public function bareTime(Text $text, Fragment $piece, Span $time, array $own, string $words): void
+    {
+        $this->adding->add($text, $piece, $own);
+        $last = $this->pots->lastStep();
+        if (
+            [] !== $this->pots->counter->adding
+            && $piece->sentence - $this->pots->counter->addedIn <= 1
+            && null !== $last
+            && $this->pots->streams->current()->isOff
+        ) {
+            $this->pots->flush($piece->sentence, false);
+            $this->manner->lasts($text, $this->pots->steps[\count($this->pots->steps) - 1], $time);
+
+            return;
+        }
+        // "ghee round it, lid on, three minutes": of the pan it is in
+        if (
+            null !== $last
+            && null === $last->minutes
+            && \in_array($last->process, [Process::Griddle, Process::Steam, Process::DeepFry, Process::Pressure], true)
+            && $this->pots->counter->addsOnlyFat()
+        ) {
+            array_push($last->amounts, ...$this->pots->counter->adding);
+            $this->pots->counter->adding = [];
+            $this->manner->lasts($text, $last, $time);
+            $this->manner->mannerTo($last);
+
+            return;
+        }
+        if (
+            ([] !== $this->pots->counter->adding || $this->pots->isMixed)
+            && $piece->sentence - $this->pots->counter->addedIn <= 1
+            && null !== $last
+            && $this->pots->streams->current()->isHot
+        ) {
+            $step = $this->pots->step($text, $piece, $this->meaning->goesOn($words), [], $words);
+            $step->isStirred = true;
+            $this->manner->lasts($text, $step, $time);
+            $this->manner->mannerTo($step);
+
+            return;
+        }
+        if (null === $last) {
+            $this->manner->saysTime($time);
+
+            return;
+        }
+        if (null === $last->minutes) {
+            $this->manner->lasts($text, $last, $time);
+            $this->manner->mannerTo($last);
+
+            return;
+        }
+        $isMore = null !== $this->manner->flame || null !== $this->manner->attention || null !== $this->manner->vessel;
+        if (
+            ($isMore && $last->sentence !== $piece->sentence && $this->pots->streams->current()->isHot)
+            || 1 === preg_match('/\b(?:more|another|further|again)\b/i', $text->words(max(0, $piece->first), $piece->next))
+        ) {
+            $step = $this->pots->step(
+                $text,
+                $piece,
+                $this->pots->streams->current()->isHot ? $this->meaning->goesOn($words) : $last->process,
+                [],
+                $words,
+            );
+            $step->isStirred = true;
+            $this->manner->lasts($text, $step, $time);
+            $this->manner->mannerTo($step);
+        }
+        $this->manner->mannerTo($last);
+    }
+
+    /** "After it has come to half", "until a third is left": it was boiled down. */
+    public function reduces(Text $text, Fragment $piece, string $words): bool
+    {
+        if (
+            1 !== preg_match(
+                '/\b(?:comes?|came|come down|goes|gone|boils?|boiled|cooks?|cooked|down) (?:down )?(?:to|by) (?:about )?(?:a |one |two )?'
+                    .'(?:half|thirds?|quarter)\b/i',
+                $words,
+            )
+        ) {
+            return false;
+        }
+        $stream = $this->pots->streams->current();
+        $last = null === $stream->last ? null : $this->pots->steps[$stream->last];
+        if (null !== $last && \in_array($last->process, [Process::Simmer, Process::Boil], true) && null === $last->minutes) {
+            $last->process = Process::Reduce;
+            $last->covers($piece->first, $piece->next);
+
+            return true;
+        }
+        if (null !== $last && Process::Reduce === $last->process) {
+            return true;
+        }
+        $own = null === $stream->last ? [...$this->pots->counter->adding, ...$this->pots->counter->waiting] : [];
+        if (null === $stream->last) {
+            [$this->pots->counter->adding, $this->pots->counter->waiting] = [[], []];
+        }
+        $this->pots->step($text, $piece, Process::Reduce, $own, '');
+
+        return true;
+    }
+
+    /** @param list<ToldAmount> $own */
+    public function label(Fragment $piece, string $words, array $own): void
+    {
+        $this->pots->flush($piece->sentence, false);
+        $this->pots->section = \count($this->pots->steps);
+        $this->pots->streams->beginsNext = true;
+        $this->pots->streams->label = array_values(array_filter(
+            preg_split('/[^\p{L}]+/u', mb_strtolower($words)) ?: [],
+            static fn (string $w): bool => mb_strlen($w) > 3 && !\in_array($w, ['the', 'next', 'first', 'then', 'with', 'for'], true),
+        ));
+    }
+}
