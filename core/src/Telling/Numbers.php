@@ -145,7 +145,7 @@ final class Numbers
     }
 
     /** @return array{float, int}|null */
-    private static function spoken(Text $text, int $i): ?array
+    private static function spoken(Text $text, int $i, int $depth = 0): ?array
     {
         $word = $text->at($i)->word ?? '';
         // "half a dozen", "half a cup", "half of", "a quarter of a", "three quarters of a", "two thirds"
@@ -173,32 +173,32 @@ final class Numbers
             return [$count * $part, $next];
         }
         if (\in_array($word, ['a', 'an', 'another'], true)) {
-            return self::afterA($text, $i + 1);
+            return self::afterA($text, $i + 1, $depth);
         }
         if ('dozen' === $word) {
             return [12.0, $i + 1];
         }
         if ('hundred' === $word || 'thousand' === $word) {
-            return self::large($text, 1.0, $i);
+            return self::large($text, 1.0, $i, $depth);
         }
         $ones = self::ONES[$word] ?? null;
         if (null !== $ones) {
-            return self::large($text, (float) $ones, $i + 1);
+            return self::large($text, (float) $ones, $i + 1, $depth);
         }
         $tens = self::TENS[$word] ?? null;
         if (null !== $tens) {
             $more = self::ONES[$text->at($i + 1)->word ?? ''] ?? 0;
 
             return $more > 0 && $more < 10
-                ? self::large($text, (float) $tens + $more, $i + 2)
-                : self::large($text, (float) $tens, $i + 1);
+                ? self::large($text, (float) $tens + $more, $i + 2, $depth)
+                : self::large($text, (float) $tens, $i + 1, $depth);
         }
 
         return null;
     }
 
     /** @return array{float, int} */
-    private static function afterA(Text $text, int $i): array
+    private static function afterA(Text $text, int $i, int $depth): array
     {
         if ($text->is($i, 'couple')) {
             return [2.0, $text->is($i + 1, 'of') ? $i + 2 : $i + 1];
@@ -207,7 +207,7 @@ final class Numbers
             return [12.0, $i + 1];
         }
 
-        return $text->is($i, 'hundred', 'thousand') ? self::large($text, 1.0, $i) : [1.0, $i];
+        return $text->is($i, 'hundred', 'thousand') ? self::large($text, 1.0, $i, $depth) : [1.0, $i];
     }
 
     /**
@@ -215,7 +215,7 @@ final class Numbers
      *
      * @return array{float, int}
      */
-    private static function large(Text $text, float $value, int $i): array
+    private static function large(Text $text, float $value, int $i, int $depth): array
     {
         if ($text->is($i, 'dozen')) {
             return [12 * $value, $i + 1];
@@ -228,8 +228,9 @@ final class Numbers
             ++$i;
             $at = $text->is($i, 'and') ? $i + 1 : $i;
             $rest = $text->at($at)->word ?? '';
-            if (isset(self::ONES[$rest]) || isset(self::TENS[$rest])) {
-                $more = self::spoken($text, $at);
+            // Thousands hold hundreds, and hundreds nothing of the kind.
+            if ($depth < 2 && (isset(self::ONES[$rest]) || isset(self::TENS[$rest]))) {
+                $more = self::spoken($text, $at, $depth + 1);
                 if (null !== $more && $more[0] < $times) {
                     return [$value + $more[0], $more[1]];
                 }

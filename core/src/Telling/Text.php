@@ -10,6 +10,9 @@ final readonly class Text
     /** Longer words are no words; they are cut. */
     private const LONGEST_WORD = 40;
 
+    /** What goes on longer is no sentence. */
+    private const LONGEST_SENTENCE = 400;
+
     /** A line of so many bytes was broken where the page ended. */
     private const FULL_LINE = 60;
 
@@ -75,6 +78,10 @@ final readonly class Text
         $sentences = [];
         $from = 0;
         foreach ($tokens as $i => $token) {
+            if ($i - $from >= self::LONGEST_SENTENCE) {
+                $sentences[] = [$from, $i];
+                $from = $i;
+            }
             if (!$token->is('.', '!', '?', ';', "\n", '…')) {
                 continue;
             }
