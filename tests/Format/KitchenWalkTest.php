@@ -247,6 +247,8 @@ final class KitchenWalkTest extends BrowserCase
         }
         \assert(\is_array($document['ingredients']));
         usort($document['ingredients'], static fn (mixed $a, mixed $b): int => self::isOf($used, $b) <=> self::isOf($used, $a));
+        // Of what none of these sweets takes, as many as the walk looks at.
+        $document['ingredients'] = \array_slice($document['ingredients'], 0, 140);
 
         return $document;
     }

@@ -184,9 +184,11 @@ final readonly class Cautions
                     Danger::Honey => new Caution($hazard, 'No honey for babies under one year.'),
                     Danger::Law => new Caution($hazard, '{name} is restricted by law in some places.', ['name' => $ingredient->name]),
                     Danger::Grade => new Caution($hazard, '{name}: edible grade only.', ['name' => $ingredient->name]),
-                    Danger::Unknown => new Caution($hazard, 'Nobody said what is in "{name}": ask before it goes to guests who avoid something.', [
-                        'name' => $ingredient->name,
-                    ]),
+                    Danger::Unknown => new Caution(
+                        $hazard,
+                        'Nobody said what is in "{name}": ask before it goes to guests who avoid something.',
+                        ['name' => $ingredient->name],
+                    ),
                     Danger::Choking => $flow->step->process->facts()->leavesWhole
                         ? new Caution($hazard, 'Whole nuts are not for small children: chop or leave off.')
                         : null,

@@ -67,6 +67,11 @@ final readonly class LineReader
             }
             $named ??= $amount;
         }
+        // "3 vanilla": so many of what nobody counts.
+        $number = $spans[0] ?? null;
+        if (null !== $named && null !== $number && SpanKind::Number === $number->kind && $number->next <= $named->first) {
+            return $named->counted($number);
+        }
 
         return $named;
     }

@@ -63,6 +63,14 @@ final readonly class ToldAmount
         );
     }
 
+    /** So many of it, of which nobody knows what one weighs. */
+    public function counted(Span $number): self
+    {
+        $guesses = [new Guess('how much one weighs is not known')];
+
+        return new self($this->thing, $this->named, $number->from, $number->to, null, '', $number->first, $this->next, null, $guesses);
+    }
+
     /** What is left of it when some has been used. */
     public function less(float $grams): self
     {
