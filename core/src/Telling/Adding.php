@@ -86,7 +86,8 @@ final readonly class Adding
 
             return;
         }
-        if (\count($this->pots->steps) === $this->pots->section || null === $this->pots->streams->current()->last || $this->pots->streams->beginsNext) {
+        $isBegun = \count($this->pots->steps) > $this->pots->section && null !== $this->pots->streams->current()->last;
+        if (!$isBegun || $this->pots->streams->beginsNext) {
             $this->pots->counter->list($own);
 
             return;

@@ -11,6 +11,7 @@ final readonly class TextReader
 {
     public const LONGEST = 60_000;
     private const MOST_SENTENCES = 300;
+    private const MOST_WORDS = 6000;
     private const MOST_LINES = 400;
     private const LONGEST_NAME = 80;
     private const FULL_LINE = 50;
@@ -51,6 +52,13 @@ final readonly class TextReader
             ]);
         }
         $told = $this->sorted($lines);
+        $words = str_word_count($told->text());
+        if ($words > self::MOST_WORDS) {
+            throw FaultyDocument::because('text', 'This text has {count} words; the most is {limit}. Paste one recipe at a time.', [
+                'count' => $words,
+                'limit' => self::MOST_WORDS,
+            ]);
+        }
         $sentences = \count(Text::of($told->text())->sentences);
         if ($sentences > self::MOST_SENTENCES) {
             throw FaultyDocument::because('text', 'This text has {count} sentences; the most is {limit}. Paste one recipe at a time.', [
