@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Command;
 
 use App\Import\Intake;
+use FeastLadle\Asking\Asked;
+use FeastLadle\Asking\FiveQuestions;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\OpenPoint;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -16,7 +18,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('ladle:recipe:parse', 'Prints what a told or pasted recipe is understood as, with guesses and questions. Saves nothing.')]
 final class RecipeParseCommand extends Command implements UsesTheBook
 {
-    public function __construct(private readonly Intake $intake)
+    public function __construct(private readonly Intake $intake, private readonly FiveQuestions $questions)
     {
         parent::__construct();
     }
@@ -50,7 +52,10 @@ final class RecipeParseCommand extends Command implements UsesTheBook
             json_encode(
                 [
                     'draft' => $told->draft->document(),
-                    'questions' => array_map($row, $told->questions),
+                    'questions' => array_map(
+                        static fn (Asked $a): array => [...$row($a->point), 'effect' => $a->effect?->text()],
+                        $this->questions->of($told),
+                    ),
                     'guesses' => array_map($row, $told->guesses),
                     'read' => HeardAsJson::of($heard),
                 ],

@@ -60,7 +60,9 @@ final class RecipeController extends AbstractController
         if ($taken instanceof RecipeDraft) {
             $this->addFlash('good', 'Understood as far as it goes: see what is asked, and what was guessed.');
 
-            return $this->redirectToRoute('draft', ['id' => $taken->getId()], Response::HTTP_SEE_OTHER);
+            $route = null === $taken->getTold() ? 'draft' : 'telling';
+
+            return $this->redirectToRoute($route, ['id' => $taken->getId()], Response::HTTP_SEE_OTHER);
         }
         $this->addFlash('good', 'Taken in.');
 

@@ -24,6 +24,7 @@ class RecipeDraft
     /**
      * @param string|null $ofSlug    the recipe it will be a new revision of
      * @param string      $questions what an import left open, as JSON
+     * @param string|null $told      the telling that it was made of
      */
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
@@ -38,6 +39,8 @@ class RecipeDraft
         private string $questions,
         #[ORM\Column(type: 'datetime_utc_immutable')]
         private \DateTimeImmutable $changedAt,
+        #[ORM\Column(type: 'text', nullable: true)]
+        private ?string $told = null,
     ) {
     }
 
@@ -79,6 +82,18 @@ class RecipeDraft
     public function getChangedAt(): \DateTimeImmutable
     {
         return $this->changedAt;
+    }
+
+    public function getTold(): ?string
+    {
+        return $this->told;
+    }
+
+    /** Made of its telling once more. */
+    public function tellAnew(string $document, string $questions, \DateTimeImmutable $at): void
+    {
+        $this->change($document, $at);
+        $this->questions = $questions;
     }
 
     public function canGoBack(): bool

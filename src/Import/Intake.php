@@ -9,10 +9,13 @@ use App\Entity\RecipeRevision;
 use App\Service\CurrentKitchen;
 use App\Service\DraftDesk;
 use App\Service\RecipeBook;
+use App\Service\Speaker;
+use FeastLadle\Asking\FiveQuestions;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\DraftOfTelling;
 use FeastLadle\Drafting\OpenPoint;
 use FeastLadle\Drafting\ToldDraft;
+use FeastLadle\Telling\Heard;
 use FeastLadle\Telling\LineReader;
 use FeastLadle\Telling\Telling;
 use FeastLadle\Telling\TextReader;
@@ -31,6 +34,8 @@ final readonly class Intake
         private LineReader $lines,
         private Telling $telling,
         private CurrentKitchen $kitchen,
+        private FiveQuestions $questions,
+        private Speaker $speaker,
     ) {
     }
 
@@ -41,9 +46,9 @@ final readonly class Intake
         if (\is_string($source)) {
             return $this->book->import($source);
         }
-        $told = $this->understand($source);
+        $told = $this->understand($source, $this->desk->freeSlug($source->name));
 
-        return $this->desk->beginWith($told->draft, $this->open($told));
+        return $this->desk->beginWith($told->draft, $this->open($told), self::isPlain($content) ? $content : null);
     }
 
     /**
@@ -57,10 +62,39 @@ final readonly class Intake
 
         return \is_string($source)
             ? throw FaultyDocument::because('text', 'This is a recipe document already; there is nothing to guess. Import it.')
-            : $this->understand($source);
+            : $this->understand($source, $this->desk->freeSlug($source->name));
     }
 
-    /** @return list<array{place: string, text: string, guess: bool}> as the desk keeps it: places by step id, which outlive a reordering */
+    /** A draft is made of its telling once more, by the words that this kitchen has learned since; what was changed in it by hand goes. */
+    public function again(RecipeDraft $draft): void
+    {
+        $document = json_decode($draft->getDocument(), true, 64, \JSON_THROW_ON_ERROR);
+        $slug = \is_array($document) && \is_string($document['slug'] ?? null) ? $document['slug'] : 'told';
+        $source = $this->source($draft->getTold() ?? '');
+        if ($source instanceof ToldRecipe) {
+            $told = $this->understand($source, $slug);
+            $this->desk->tellAnew($draft, $told->draft, $this->open($told));
+        }
+    }
+
+    /** What a telling was heard as, word by word. */
+    public function heard(string $told): ?Heard
+    {
+        $source = $this->source($told);
+
+        return $source instanceof ToldRecipe ? $this->understand($source, 'told')->heard : null;
+    }
+
+    private static function isPlain(string $content): bool
+    {
+        return 1 !== preg_match('/^\s*[{\[]|<!doctype html|<html\b|<script/i', $content);
+    }
+
+    /**
+     * As the desk keeps it: places by step id, which outlive a reordering; what matters most first, the rest marked as later.
+     *
+     * @return list<array{place: string, text: string, guess: bool, effect: string, later: bool}>
+     */
     public function open(ToldDraft $told): array
     {
         $steps = $told->draft->steps();
@@ -72,11 +106,21 @@ final readonly class Intake
 
             return '#'.(\is_string($id) ? $id : '').($match[2] ?? '');
         };
+        $rows = [];
+        foreach ($this->questions->of($told) as $n => $asked) {
+            $rows[] = [
+                'place' => $place($asked->point),
+                'text' => $asked->point->text(),
+                'guess' => false,
+                'effect' => null === $asked->effect ? '' : $this->speaker->say($asked->effect),
+                'later' => $n >= FiveQuestions::FIRST,
+            ];
+        }
+        foreach ($told->guesses as $guess) {
+            $rows[] = ['place' => $place($guess), 'text' => $guess->text(), 'guess' => true, 'effect' => '', 'later' => true];
+        }
 
-        return array_map(static fn (OpenPoint $o): array => ['place' => $place($o), 'text' => $o->text(), 'guess' => !$o->isQuestion], [
-            ...$told->questions,
-            ...$told->guesses,
-        ]);
+        return $rows;
     }
 
     /** @return string|ToldRecipe a document of our own, or what was told */
@@ -119,11 +163,8 @@ final readonly class Intake
         }
     }
 
-    private function understand(ToldRecipe $told): ToldDraft
+    private function understand(ToldRecipe $told, string $slug): ToldDraft
     {
-        return (new DraftOfTelling($this->lines, $this->telling, $this->kitchen->equipment()->measures->cupMl))->make(
-            $told,
-            $this->desk->freeSlug($told->name),
-        );
+        return (new DraftOfTelling($this->lines, $this->telling, $this->kitchen->equipment()->measures->cupMl))->make($told, $slug);
     }
 }

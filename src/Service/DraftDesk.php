@@ -52,10 +52,20 @@ final readonly class DraftDesk
             $this->keep(Draft::read($revision->getDocument()), $slug, $revision->getNumber());
     }
 
-    /** @param list<array{place: string, text: string, guess: bool}> $questions what is still to be answered */
-    public function beginWith(Draft $draft, array $questions): RecipeDraft
+    /**
+     * @param list<array{place: string, text: string, guess: bool, effect: string, later: bool}> $questions what is still to be answered
+     * @param string|null                                                                        $told      the telling it was made of
+     */
+    public function beginWith(Draft $draft, array $questions, ?string $told): RecipeDraft
     {
-        return $this->keep($draft, null, null, $questions);
+        return $this->keep($draft, null, null, $questions, $told);
+    }
+
+    /** @param list<array{place: string, text: string, guess: bool, effect: string, later: bool}> $questions */
+    public function tellAnew(RecipeDraft $record, Draft $draft, array $questions): void
+    {
+        $json = json_encode($questions, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+        $this->touch($record, null, fn () => $record->tellAnew($draft->json(), $json, $this->clock->now()));
     }
 
     /** A short name that no recipe of the book has. */
@@ -150,8 +160,8 @@ final readonly class DraftDesk
         $this->entities->flush();
     }
 
-    /** @param list<array{place: string, text: string, guess: bool}> $questions */
-    private function keep(Draft $draft, ?string $slug, ?int $revision, array $questions = []): RecipeDraft
+    /** @param list<array{place: string, text: string, guess: bool, effect: string, later: bool}> $questions */
+    private function keep(Draft $draft, ?string $slug, ?int $revision, array $questions = [], ?string $told = null): RecipeDraft
     {
         $record = new RecipeDraft(
             $this->kitchen->home(),
@@ -160,6 +170,7 @@ final readonly class DraftDesk
             $revision,
             json_encode($questions, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
             $this->clock->now(),
+            $told,
         );
         $this->entities->persist($record);
         $this->entities->flush();

@@ -171,6 +171,32 @@ final readonly class KitchenLarder
         return $own;
     }
 
+    /** @return array<string, string> ingredient ids by the words that this kitchen calls them and nobody else does */
+    public function ownWords(): array
+    {
+        $words = [];
+        $shipped = $this->shipped();
+        foreach ($this->own() as $id => $thing) {
+            $names = \is_array($thing['names'] ?? null) ? $thing['names'] : [];
+            $known = \is_array($shipped[$id]['names'] ?? null) ? $shipped[$id]['names'] : [];
+            foreach (array_filter($names, \is_string(...)) as $name) {
+                if (!\in_array($name, $known, true)) {
+                    $words[$name] = $id;
+                }
+            }
+        }
+
+        return $words;
+    }
+
+    /** This kitchen calls a thing so from now on. */
+    public function learn(string $word, string $id): void
+    {
+        $thing = $this->thing($id) ?? throw FaultyDocument::because('larder', 'The larder holds no "{id}".', ['id' => $id]);
+        $names = array_filter(\is_array($thing['names'] ?? null) ? $thing['names'] : [], \is_string(...));
+        $this->keep($id, [...$thing, 'names' => array_values(array_unique([...$names, $word]))]);
+    }
+
     /** @return array<string, array<string, mixed>> what recipes and drafts bring with them and nobody else knows, by id */
     private function brought(): array
     {

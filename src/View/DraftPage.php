@@ -23,7 +23,7 @@ use FeastLadle\Words\Sentence;
  * @phpstan-import-type MapNode from DraftMap
  * @phpstan-import-type MapStream from DraftMap
  *
- * @phpstan-type Asked array{number: int, text: string, guess: bool, step: int|null, pointer: string}
+ * @phpstan-type Asked array{number: int, text: string, guess: bool, step: int|null, pointer: string, effect: string, later: bool}
  * @phpstan-type Source array{id: string, title: string, outputs: list<string>, kind: string, left: float}
  */
 final readonly class DraftPage
@@ -95,7 +95,7 @@ final readonly class DraftPage
     /** @return list<Asked> what an import asked or guessed, with the step it is about */
     private function asked(OpenDraft $open): array
     {
-        /** @var list<array{place: string, text: string, guess?: bool}> $kept */
+        /** @var list<array{place: string, text: string, guess?: bool, effect?: string, later?: bool}> $kept */
         $kept = json_decode($open->record->getQuestions(), true, 16, \JSON_THROW_ON_ERROR);
         $asked = [];
         foreach ($kept as $number => $row) {
@@ -104,6 +104,8 @@ final readonly class DraftPage
                 'number' => $number,
                 'text' => $row['text'],
                 'guess' => $row['guess'] ?? false,
+                'effect' => $row['effect'] ?? '',
+                'later' => $row['later'] ?? false,
                 'step' => $step,
                 'pointer' => null === $step ? $row['place'] : '/steps/'.$step.($match[2] ?? ''),
             ];

@@ -39,6 +39,7 @@ final class Rooms
         'Checking' => ['Flow', 'Heat', 'Keeping', 'Larder', 'Recipe', 'Schedule', 'Syrup', 'Words'],
         'Telling' => ['Document', 'Heat', 'Larder', 'Measure', 'Recipe', 'Syrup', 'Vessel', 'Words'],
         'Drafting' => ['Document', 'Larder', 'Recipe', 'Schools', 'Telling', 'Vessel', 'Words'],
+        'Asking' => ['Document', 'Drafting', 'Flow', 'Heat', 'Larder', 'Recipe', 'Syrup', 'Telling', 'Words'],
         'Timing' => ['Batch', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Recipe', 'Vessel', 'Words'],
         'Numbers' => ['Batch', 'Document', 'Heat', 'Keeping', 'Measure', 'Portion', 'Recipe', 'Syrup', 'Tray', 'Vessel', 'Words'],
         'Amounts' => [
@@ -159,6 +160,7 @@ final class Rooms
         'Checking' => 'a recipe is checked without a kitchen or a feast',
         'Telling' => 'a line or sentence is understood without making anything of it',
         'Drafting' => 'a draft is a document on its way to a recipe',
+        'Asking' => 'what to ask first follows from running the draft over what was never said',
         'Timing' => 'minutes follow from contents, pot and fire, before anybody plans',
         'Numbers' => 'each law by its name',
         'Amounts' => 'how much of everything does not depend on when',

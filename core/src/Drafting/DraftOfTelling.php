@@ -21,7 +21,8 @@ use FeastLadle\Telling\ToldStep;
  */
 final class DraftOfTelling
 {
-    public const MOST_QUESTIONS = 8;
+    /** Nothing that was left open vanishes; which to ask first is another matter. */
+    private const MOST_QUESTIONS = 200;
 
     private const PERIODS = ['hour' => 60, 'day' => 1440, 'week' => 10080, 'month' => 43200, 'year' => 525600];
 
@@ -209,11 +210,14 @@ final class DraftOfTelling
     private function contradiction(Contradiction $contradiction): void
     {
         $place = null === $contradiction->amount ? null : $this->places[spl_object_id($contradiction->amount)] ?? null;
-        $values = $contradiction->asks->values;
-        $this->open->add(OpenPoint::asking(null === $place ? '' : $place.'/grams', 0.95, $contradiction->asks->id, $values, [
-            $contradiction->first,
-            $contradiction->next,
-        ]));
+        $one = $contradiction->amount?->grams;
+        $two = ($contradiction->amount->others[0] ?? null)?->grams;
+        $this->open->add(OpenPoint::contradiction(
+            null === $place ? '' : $place.'/grams',
+            $contradiction->asks,
+            [$contradiction->first, $contradiction->next],
+            null === $place || null === $one || null === $two ? null : [$one, $two],
+        ));
     }
 
     private function draft(ToldRecipe $told, Heard $heard, string $slug): Draft

@@ -9,10 +9,14 @@ use FeastLadle\Words\Sentence;
 /** Something a told recipe left open: a question for the cook, or a guess that stands until somebody knows better. */
 final readonly class OpenPoint
 {
+    /** What contradicts itself is asked before anything else. */
+    private const CONTRADICTS = 2.0;
+
     /**
-     * @param string               $place  JSON pointer into the draft; empty: the whole
-     * @param array{int, int}|null $about  tokens of the telling that it is about
-     * @param float                $weight how much the answer changes the sweet; questions are asked by it
+     * @param string                   $place  JSON pointer into the draft; empty: the whole
+     * @param array{int, int}|null     $about  tokens of the telling that it is about
+     * @param array{float, float}|null $either grams of the one and of the other that were told
+     * @param float                    $weight how much the answer changes the sweet; questions are asked by it
      */
     private function __construct(
         public bool $isQuestion,
@@ -20,7 +24,14 @@ final readonly class OpenPoint
         public float $weight,
         public Sentence $sentence,
         public ?array $about = null,
+        public ?array $either = null,
     ) {
+    }
+
+    /** Whether two things were told that can't both be meant. */
+    public function isContradiction(): bool
+    {
+        return self::CONTRADICTS === $this->weight;
     }
 
     /**
@@ -30,6 +41,15 @@ final readonly class OpenPoint
     public static function asking(string $place, float $weight, string $message, array $values, array $about): self
     {
         return new self(true, $place, $weight, new Sentence($message, $values), $about);
+    }
+
+    /**
+     * @param array{int, int}          $about  tokens of the telling that it is about
+     * @param array{float, float}|null $either grams of the one and of the other
+     */
+    public static function contradiction(string $place, Sentence $asks, array $about, ?array $either): self
+    {
+        return new self(true, $place, self::CONTRADICTS, $asks, $about, $either);
     }
 
     public static function question(string $place, float $weight, string $message, string|int|float ...$values): self

@@ -59,6 +59,10 @@ final readonly class Adding
 
             return;
         }
+        if (1 === preg_match('/\b(?:everything|all of it|all together)\b/i', $text->words($piece->first, $piece->next))) {
+            $current = $this->pots->streams->current()->id;
+            array_push($this->pots->joining, ...array_filter($this->pots->streams->open(), static fn (Stream $s): bool => $s->id !== $current));
+        }
         $ids = array_map(static fn (ToldAmount $a): string => $a->key(), $own);
         // "Add the flour" says where it goes; a flour that is only told waits.
         $isOrdered = FragmentKind::Work === $piece->kind && [] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold)

@@ -89,7 +89,7 @@ final readonly class Frame
             $isShort
             && 1 !== preg_match('/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/', $next)
         )
-            || ($isShort && $text->is($number->next + 1, 'of'))) {
+            || ($isShort && $number->next + 1 < $to && !$text->is($number->next + 1, ',', 'they', 'it', 'in', 'and', 'warm', 'hot', 'cold'))) {
             return null;
         }
 

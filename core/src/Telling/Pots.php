@@ -73,7 +73,8 @@ final class Pots
             $this->counter->addedAt[0],
             $this->counter->addedAt[1],
         );
-        $this->keep($step, $adding, []);
+        $again = array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $adding));
+        $this->keep($step, $adding, $this->streams->named('', array_values($again), false));
     }
 
     /**
@@ -157,6 +158,10 @@ final class Pots
         }
         $again = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $own)));
         $named = $this->streams->named($words, $again, $everything);
+        // "and put them on top": the nuts that were just fried.
+        if (Process::Garnish === $process && null !== $before && Process::FryGarnish === $before->process) {
+            array_push($named, ...array_filter($this->streams->open(), static fn (Stream $s): bool => $s->id === $before->stream));
+        }
         if (Process::Merge === $process) {
             array_push($named, ...array_filter(
                 $this->streams->open(),
