@@ -35,8 +35,11 @@ test('what a friend told is pasted, understood, and asks for what was never said
         );
     await page.getByRole('button', { name: 'Take in' }).first().click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hall kesari');
-    await expect(page.locator('.asked')).toContainText('How large is a portion');
+    await expect(page.locator('.told-questions')).toContainText('How large is a portion');
     await expect(page.locator('.map-step').first()).toBeVisible();
+    await page.getByRole('link', { name: 'To the writing desk' }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+    await expect(page.locator('.asked')).toContainText('How large is a portion');
     for (const light of ['day', 'night']) {
         if (light === 'night') {
             await page.getByRole('button', { name: 'Day or night light' }).click();

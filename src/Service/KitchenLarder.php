@@ -159,9 +159,9 @@ final readonly class KitchenLarder
             $kitchen = $this->kitchens->local();
         } catch (DatabaseException) {
             // Before the first setup, and for files on the command line, there is no kitchen.
-            return [];
+            return $this->broughtBy($this->files->recipes());
         }
-        $own = null === $kitchen ? [] : $this->brought();
+        $own = $this->broughtBy(null === $kitchen ? $this->files->recipes() : $this->recipes->documentsThatBring());
         foreach (null === $kitchen ? [] : $this->entries->all($kitchen) as $entry) {
             /** @var array<string, mixed> $thing */
             $thing = json_decode($entry->getDocument(), true, 16, \JSON_THROW_ON_ERROR);
@@ -197,13 +197,19 @@ final readonly class KitchenLarder
         $this->keep($id, [...$thing, 'names' => array_values(array_unique([...$names, $word]))]);
     }
 
-    /** @return array<string, array<string, mixed>> what recipes and drafts bring with them and nobody else knows, by id */
-    private function brought(): array
+    /**
+     * What recipes and drafts bring with them and nobody else knows.
+     *
+     * @param iterable<string> $documents
+     *
+     * @return array<string, array<string, mixed>> by id
+     */
+    private function broughtBy(iterable $documents): array
     {
         $brought = [];
         $shipped = null;
-        foreach ($this->recipes->documentsThatBring() as $json) {
-            $document = json_decode($json, true, 64);
+        foreach ($documents as $json) {
+            $document = str_contains($json, '"ingredients"') ? json_decode($json, true, 64) : null;
             foreach (\is_array($document) && \is_array($document['ingredients'] ?? null) ? $document['ingredients'] : [] as $thing) {
                 $shipped ??= $this->shipped();
                 $id = \is_array($thing) && \is_string($thing['id'] ?? null) ? $thing['id'] : '';

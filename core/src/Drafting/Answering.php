@@ -10,6 +10,8 @@ use FeastLadle\Telling\QuantityReader;
 /** Puts the answer to a question of a draft where it belongs: "2 cups" into a bowl, "10 to 12" into minutes, a stage into a target. */
 final readonly class Answering
 {
+    private const LARGEST_PORTION = 2000;
+
     public function __construct(private LineReader $lines)
     {
     }
@@ -22,6 +24,9 @@ final readonly class Answering
     public function answered(Draft $draft, string $pointer, string $answer): ?Draft
     {
         $answer = trim($answer);
+        if ('/portion/grams' === $pointer) {
+            return $this->portion($draft, $answer);
+        }
         if (1 !== preg_match('#^/steps/(\d+)(?:/takes/(\d+)/(grams)|/(time)/minutes|/(target))$#', $pointer, $match)) {
             return null;
         }
@@ -100,5 +105,15 @@ final readonly class Answering
         $share = null === $read ? null : $read[0]->from / (str_starts_with(trim($read[1]), '%') ? 100 : 1);
 
         return null === $share || $share <= 0 || $share >= 1 ? null : [...$step, 'target' => [...$target, 'value' => round($share, 3)]];
+    }
+
+    private function portion(Draft $draft, string $answer): ?Draft
+    {
+        $read = (new QuantityReader())->read($answer);
+        if (null === $read || 1 !== preg_match('/^(?:g|grams?)?$/i', trim($read[1])) || $read[0]->middle() > self::LARGEST_PORTION) {
+            return null;
+        }
+
+        return $draft->withHead(['portion' => ['grams' => round($read[0]->middle(), 1)]]);
     }
 }

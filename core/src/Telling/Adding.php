@@ -61,7 +61,10 @@ final readonly class Adding
         }
         if (1 === preg_match('/\b(?:everything|all of it|all together)\b/i', $text->words($piece->first, $piece->next))) {
             $current = $this->pots->streams->current()->id;
-            array_push($this->pots->joining, ...array_filter($this->pots->streams->open(), static fn (Stream $s): bool => $s->id !== $current));
+            array_push(
+                $this->pots->joining,
+                ...array_filter($this->pots->streams->open(), static fn (Stream $s): bool => $s->id !== $current),
+            );
         }
         $ids = array_map(static fn (ToldAmount $a): string => $a->key(), $own);
         // "Add the flour" says where it goes; a flour that is only told waits.
@@ -103,9 +106,13 @@ final readonly class Adding
         if ([] === $this->pots->counter->adding) {
             $this->pots->counter->addedAt = [$piece->first, $piece->next];
         }
-        $this->pots->counter->addedByVerb = ($this->pots->counter->addedByVerb && [] !== $this->pots->counter->adding) || FragmentKind::Work === $piece->kind;
+        $this->pots->counter->addedByVerb = ($this->pots->counter->addedByVerb && [] !== $this->pots->counter->adding)
+            || FragmentKind::Work === $piece->kind;
         array_push($this->pots->counter->adding, ...$own);
         $this->pots->counter->addedIn = $piece->sentence;
-        $this->pots->counter->addedAt = [min($this->pots->counter->addedAt[0], $piece->first), max($this->pots->counter->addedAt[1], $piece->next)];
+        $this->pots->counter->addedAt = [
+            min($this->pots->counter->addedAt[0], $piece->first),
+            max($this->pots->counter->addedAt[1], $piece->next),
+        ];
     }
 }

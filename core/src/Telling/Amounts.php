@@ -74,7 +74,10 @@ final readonly class Amounts
                     $used[$thing] = true;
                     // "two cups, that is 200 g of milk": once more of the same.
                     $isAgain = null !== $last && $told[$last]->key() === $amount->key() && null !== $told[$last]->from
-                        && 1 === preg_match('/\b(?:that is|which is|that makes|in other words|i mean)\b/i', $text->words($told[$last]->next, $span->first));
+                        && 1 === preg_match(
+                            '/\b(?:that is|which is|that makes|in other words|i mean)\b/i',
+                            $text->words($told[$last]->next, $span->first),
+                        );
                     $told = $isAgain ? $this->second->behind($text, $span, $told, $last) : [...$told, $amount];
                 }
                 continue;

@@ -81,7 +81,12 @@ final readonly class Contradictions
     {
         $number = rtrim(rtrim(\sprintf('%.2f', $amount->from ?? 0.0), '0'), '.');
 
-        return $number.' '.($amount->unit->value ?? '').(null === $amount->grams ? '' : ' ('.round($amount->grams).' g)');
+        $unit = $amount->unit->value ?? '';
+        if ('g' === $unit || null === $amount->grams) {
+            return $number.' '.$unit;
+        }
+
+        return $number.' × '.$unit.' ('.round($amount->grams).' g)';
     }
 
     /**

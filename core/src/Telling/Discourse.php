@@ -14,6 +14,10 @@ use FeastLadle\Vessel\VesselKind;
  */
 final class Discourse
 {
+    /** "The filling is", "for the dough", at the beginning of what is said of it. */
+    private const PART = '/^\W*(?:and |now |then |so )?(?:the |for the |in the )?(?:filling|stuffing|dough|syrup|batter|coating|topping'
+        .'|base) (?:is|are|first|you|we)\b|^\W*for the (?:filling|stuffing|dough|syrup|batter|coating|topping|base)\b/i';
+
     /** @var list<ToldAmount> everything told */
     public array $amounts = [];
 
@@ -95,6 +99,7 @@ final class Discourse
         ) && [] === $this->purpose->verbs($text, $piece->spans, $piece->first)
             && $piece->has(SpanKind::Count) && [] !== $this->pots->steps
             || 1 === preg_match('/^\W*keep (?:it|them) (?:hot|warm|covered)/i', $words)
+            || 1 === preg_match('/^\W*(?:(?:it|they|this) )?keeps? (?!it|them|stir|aside|warm|a side|the|on|in|mix|cook)/iu', $words)
             || 1 === preg_match('/^\W*(?:it|they|this) (?:keeps?|lasts?|stays? good)\b/iu', $words);
     }
 
@@ -114,6 +119,11 @@ final class Discourse
                     .'|fruit|milk|flour|spices)\b/i',
                 $words,
             );
+        // "The filling is one coconut", "Dough first"
+        $isNamed = 1 === preg_match(self::PART, $words) && null === $this->pots->lastNamed($words);
+        if ($isNamed) {
+            $this->times->label($piece, (string) preg_replace('/ (?:is|are|first|you|we)\b.*$/i', '', $words), []);
+        }
         if ($piece->isLabel && $isLabel && !$piece->has(SpanKind::Measure, SpanKind::Time)) {
             $this->times->label($piece, $words, $own);
             if ([] === $own) {
@@ -158,6 +168,18 @@ final class Discourse
             $this->pots->step($text, $piece, Process::Syrup, $this->pots->counter->takeSweet($this->pots->streams), $words);
         }
         $time = $this->manner->timeOf($text, $piece, $this->pots->lastStep());
+        // "they go in the steamer for twelve minutes"
+        $vessel = $piece->of(SpanKind::Vessel)?->vessel;
+        $cooks = match ($vessel) {
+            VesselKind::Steamer => Process::Steam,
+            VesselKind::Griddle => Process::Griddle,
+            default => null,
+        };
+        if (null !== $time && null !== $cooks && 1 === preg_match('/\b(?:in|into|on|onto|to)\b/i', $words)) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, $cooks, $own, $words), $time);
+
+            return;
+        }
         // "the dough needs its two hours of rest": said of what was done
         if (null !== $time && 1 === preg_match('/\bof (?:rest|soaking|cooling|standing)\b/i', $words)) {
             return;
@@ -199,6 +221,7 @@ final class Discourse
             ) {
                 $taken = $this->pots->counter->takeHere($piece->sentence);
                 $taken = [] === $taken ? $this->pots->counter->takeHere($piece->sentence - 1, 2) : $taken;
+                array_push($ids, ...array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $taken))));
             }
             // "fifteen cashews and some raisins, fry them"
             if (
@@ -237,7 +260,7 @@ final class Discourse
             } elseif (null !== $done && \in_array($action, [Action::Stir], true)) {
                 $done->attention ??= AttentionKind::Watch;
             } elseif (null === $process) {
-                $this->weak($text, $piece, $action, $own, $words);
+                $own = $this->weak($text, $piece, $action, $own, $words) ? [] : $own;
                 if (Action::Stir === $action && null !== $done) {
                     $done->attention ??= AttentionKind::Watch;
                 }
@@ -262,8 +285,12 @@ final class Discourse
         }
     }
 
-    /** @param list<ToldAmount> $own */
-    private function weak(Text $text, Fragment $piece, Action $action, array $own, string $words): void
+    /**
+     * @param list<ToldAmount> $own
+     *
+     * @return bool whether what came in with it is in a pot now
+     */
+    private function weak(Text $text, Fragment $piece, Action $action, array $own, string $words): bool
     {
         $stream = $this->pots->streams->current();
         $fats = array_filter($own, static fn (ToldAmount $a): bool => null !== $a->thing && ProcessOf::isFat($a->thing->id));
@@ -297,5 +324,7 @@ final class Discourse
         if (\in_array($action, [Action::Simmer, Action::Melt], true) && [] !== $fats && \count($fats) === \count($own)) {
             $this->pots->counter->heatFat(array_values($fats), $piece->has(SpanKind::Length) || 1 === preg_match('/\boil\b/i', $words));
         }
+
+        return false;
     }
 }

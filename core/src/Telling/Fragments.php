@@ -192,7 +192,8 @@ final readonly class Fragments
                             'then',
                             'now',
                         ) || ('when' === $text->at($opener->first)?->word && $i > $opener->next + 1
-                            && !$this->purpose->isModal($text, $i - 1) && !$text->is($i - 1, 'you', 'to')));
+                            && !$this->purpose->isModal($text, $i - 1) && !$text->is($i - 1, 'to')
+                            && !($text->is($i - 1, 'you') && $i <= $opener->next + 2)));
                 if (SpanKind::Apart === $opener?->kind) {
                     $isNew = $hasVerb;
                 }

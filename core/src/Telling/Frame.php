@@ -50,7 +50,10 @@ final readonly class Frame
         $shaped = $text->is($i, 'form', 'shape', 'roll', 'rolls', 'shapes') ? Numbers::near($text, $i + 1) : null;
         if (
             null !== $shaped
-            && 1 === preg_match('/^(?:\p{L}+ )?(?:balls|rings|pieces|discs|logs|parcels)\b/u', $text->words($shaped->next, $shaped->next + 4))
+            && 1 === preg_match(
+                '/^(?:\p{L}+ )?(?:balls|rings|pieces|discs|logs|parcels)\b/u',
+                $text->words($shaped->next, $shaped->next + 4),
+            )
         ) {
             return (string) round($shaped->from, 2);
         }
@@ -85,11 +88,11 @@ final readonly class Frame
         $isShort = $i === $from
             && !$text->is($i, 'for')
             && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
-        if (!$isCounted || (
-            $isShort
-            && 1 !== preg_match('/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/', $next)
-        )
-            || ($isShort && $number->next + 1 < $to && !$text->is($number->next + 1, ',', 'they', 'it', 'in', 'and', 'warm', 'hot', 'cold'))) {
+        $counted = '/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/';
+        // "Two cups water" is no yield; "Six bowls, warm" is one.
+        $goesOn = $number->next + 1 < $to
+            && !$text->is($number->next + 1, ',', 'they', 'it', 'in', 'and', 'warm', 'hot', 'cold');
+        if (!$isCounted || ($isShort && ($goesOn || 1 !== preg_match($counted, $next)))) {
             return null;
         }
 

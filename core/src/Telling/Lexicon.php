@@ -82,7 +82,9 @@ final class Lexicon
                 }
                 $words[] = $token->word;
             }
-            $found = $this->forms[implode(' ', $words)] ?? null;
+            // "fold it over" is folding over.
+            $bare = $length > 2 && \in_array($words[1], ['it', 'them', 'this'], true) ? [$words[0], ...\array_slice($words, 2)] : $words;
+            $found = $this->forms[implode(' ', $words)] ?? $this->forms[implode(' ', $bare)] ?? null;
             if (null !== $found) {
                 return [$found[0], $found[1], $i + $length];
             }

@@ -33,6 +33,9 @@ final readonly class Meaning
                     return null;
                 }
 
+                if (1 === preg_match('/\b(?:dough|batter)\b/i', $words)) {
+                    return Process::Rest;
+                }
                 if (null === $stream->last) {
                     return [] === $this->pots->counter->waiting ? null : ($this->pots->isScalded ? Process::Steep : Process::Rest);
                 }
@@ -66,7 +69,10 @@ final readonly class Meaning
             case Action::Set:
                 return $piece->has(SpanKind::Fire) || 1 === preg_match('/\b(?:flame|fire|stove)\b/i', $words) ? null : Process::Set;
             default:
-                if ([] === $ids && \in_array(
+                if (Action::Simmer === $action && 1 === preg_match('/\b(?:your|the) (?:hands?|palms)\b/i', $words)) {
+                    return null;
+                }
+                if ([] === array_diff($ids, ['water']) && \in_array(
                     $action,
                     [Action::Melt, Action::Boil, Action::Simmer],
                     true,

@@ -268,4 +268,18 @@ final class Pots
 
         return false;
     }
+
+    /** The thing begun that goes by a word of these, if there is one. */
+    public function lastNamed(string $words): ?Stream
+    {
+        foreach ($this->streams->all as $stream) {
+            foreach ($stream->names as $name) {
+                if (null !== $stream->last && 1 === preg_match('/\b'.preg_quote($name, '/').'\b/iu', $words)) {
+                    return $stream;
+                }
+            }
+        }
+
+        return null;
+    }
 }

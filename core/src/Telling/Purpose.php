@@ -12,7 +12,8 @@ final readonly class Purpose
         Action::Boil, Action::Steam, Action::Strain, Action::Infuse, Action::DeepFry, Action::Mash];
 
     /** These only where more is said of them: "ground to a paste with milk", "roasted for three minutes". */
-    private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead];
+    private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead,
+        Action::Simmer, Action::Stir, Action::Shape];
 
     /** Of the cook, not of the sweet. */
     private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
@@ -69,6 +70,9 @@ final readonly class Purpose
             && [] === $this->verbs($text, $spans, $first)
         ) {
             return FragmentKind::OnTheWay;
+        }
+        if (1 === preg_match('/\binstead\b|\bin place of\b/i', $text->words($first, $next))) {
+            return FragmentKind::Alternative;
         }
         if (HealthClaims::isIn($text->words($first, $next)) && [] === $this->verbs($text, $spans, $first)) {
             return FragmentKind::Aside;

@@ -7,8 +7,8 @@ namespace FeastLadle\Telling;
 /** A measure without a thing behind it: of the thing before, a second measure of it, or of each of several. */
 final readonly class SecondMeasures
 {
-    private const IMPRECISE = [SpokenUnit::Piece, SpokenUnit::Tin, SpokenUnit::Pack, SpokenUnit::Handful, SpokenUnit::Slice, SpokenUnit::Block,
-        SpokenUnit::Lump];
+    private const IMPRECISE = [SpokenUnit::Piece, SpokenUnit::Tin, SpokenUnit::Pack, SpokenUnit::Handful, SpokenUnit::Slice,
+        SpokenUnit::Block, SpokenUnit::Lump];
 
     public function __construct(private Weighed $weighed)
     {

@@ -50,7 +50,7 @@ final class Signs
             && null !== $boils
             && $boils->isDone(Action::Boil)
             && VerbForm::Does === $boils->form
-            && $this->pots->streams->beginsNext
+            && ($this->pots->streams->beginsNext || null === $this->pots->streams->current()->last)
             && [] !== $this->pots->counter->waiting
         ) {
             $liquid = array_values(

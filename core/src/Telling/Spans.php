@@ -174,7 +174,7 @@ final readonly class Spans
             $isBegun = $i === $sentence || 0 === $i || $this->mayOrder($text, $i);
             $isOrder = $text->is($next, 'the', 'it', 'them', 'these', 'this', 'each', 'all');
             $isHow = $text->is($i, 'dry', 'oil', 'butter', 'brown', 'cool', 'warm', 'crisp', 'clean', 'level', 'smooth', 'close', 'set')
-                && (!($text->at($next)?->isWord() ?? false) || ($text->is($i - 1, 'and', 'or') && !$text->is($next, 'for', 'down')));
+                && (!($text->at($next)?->isWord() ?? false) || ($text->is($i - 1, 'and', 'or') && !$text->is($next, 'for', 'down', 'in')));
             if (!$isOrder && (!$isBegun || $isHow || ($last?->next === $i && $last->is(SpanKind::Thing)))) {
                 return null;
             }

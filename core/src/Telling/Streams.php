@@ -73,7 +73,8 @@ final class Streams
         }
         $own = array_values(array_diff($own, ['water', 'ghee', 'salt', 'frying-oil', 'cardamom', 'milk'])) ?: $own;
         $new = array_diff($own, $stream->holds);
-        if ($isIt || [] === $new || !\in_array($process, self::BEGINS, true) || null === $stream->last) {
+        $onlyFat = [] !== $own && [] === array_filter($own, static fn (string $id): bool => !ProcessOf::isFat($id));
+        if ($isIt || $onlyFat || [] === $new || !\in_array($process, self::BEGINS, true) || null === $stream->last) {
             return false;
         }
         if (Process::Syrup === $process) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
+use FeastLadle\Larder\Danger;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
 
@@ -86,6 +87,10 @@ final class Things
         }
         $loose = [];
         foreach ($this->larder->all() as $ingredient) {
+            // What is only a name stays a question wherever it is told.
+            if (\in_array(Danger::Unknown, $ingredient->caveats->hazards, true)) {
+                continue;
+            }
             foreach ([$ingredient->name, str_replace('-', ' ', $ingredient->id), ...$ingredient->names] as $name) {
                 $name = (string) preg_replace('/\([^)]*\)/', '', $name);
                 $parts = array_map(trim(...), explode(',', $name));

@@ -83,7 +83,7 @@ final class DraftOfTellingTest extends TestCase
     {
         $told = $this->make(self::WRITTEN);
         $asked = array_map(static fn (OpenPoint $o): string => $o->text(), $told->questions);
-        self::assertStringContainsString('Water: 4 cup (960 g) and 600 ml (600 g) were both told, and they', $asked[0]);
+        self::assertStringContainsString('Water: 4 × cup (960 g) and 600 × ml (600 g) were both told, and they', $asked[0]);
         self::assertStringContainsString('"moonbeams"', implode("\n", $asked));
         $weights = array_map(static fn (OpenPoint $o): float => $o->weight, $told->questions);
         $sorted = $weights;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Support;
 
+use FeastLadle\Document\Faults;
+use FeastLadle\Document\Node;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\Kitchen;
@@ -42,7 +44,16 @@ final class Shipped
 
     public static function larder(): Larder
     {
-        return self::$larder ??= (new LarderReader())->read(self::json('larder'));
+        if (null === self::$larder) {
+            $reader = new LarderReader();
+            self::$larder = $reader->read(self::json('larder'));
+            foreach (self::recipes() as $slug) {
+                $root = Node::root(self::document('recipes/'.$slug), new Faults());
+                self::$larder = self::$larder->with($reader->brought($root->at('ingredients')));
+            }
+        }
+
+        return self::$larder;
     }
 
     public static function lexicon(): Lexicon
