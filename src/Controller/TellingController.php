@@ -68,7 +68,10 @@ final class TellingController extends AbstractController
         $this->guard($request);
         $open = $this->desk->open($id);
         $number = $request->request->getInt('number', -1);
-        $asked = array_values(array_filter($page->of($open, 0)['asked'], static fn (array $a): bool => $a['number'] === $number))[0] ?? null;
+        $asked = null;
+        foreach ($page->of($open, 0)['asked'] as $row) {
+            $asked = $row['number'] === $number ? $row : $asked;
+        }
         $answered = null === $asked
             ? null
             : (new Answering($lines))->answered($open->draft, $asked['pointer'], $request->request->getString('answer'));

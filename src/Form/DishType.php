@@ -103,7 +103,8 @@ final class DishType extends AbstractType
                     'required' => false,
                     'placeholder' => false,
                     'empty_data' => $school->usual(),
-                    'help' => '' === $option->loses ? '{why}' : '{why} Lost then: {what}',
+                    // What the written way goes without is no news on a menu.
+                    'help' => '' === $option->loses || $option->id === $school->usual() ? '{why}' : '{why} Lost then: {what}',
                     'help_translation_parameters' => ['{why}' => $option->why, '{what}' => $option->loses],
                     'choice_translation_domain' => false,
                 ]);

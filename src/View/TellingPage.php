@@ -78,7 +78,14 @@ final readonly class TellingPage
     private function marks(Heard $heard): array
     {
         $marks = [];
-        $light = static function (int $first, int $next, string $kind, ?Sentence $says, ?int $step, ?ToldAmount $of = null) use (&$marks): void {
+        $light = static function (
+            int $first,
+            int $next,
+            string $kind,
+            ?Sentence $says,
+            ?int $step,
+            ?ToldAmount $of = null,
+        ) use (&$marks): void {
             $mark = ['text' => '', 'kind' => $kind, 'says' => $says, 'number' => $first, 'step' => $step, 'thing' => $of?->thing?->id,
                 'named' => $of->named ?? ''];
             for ($i = max(0, $first); $i < $next; ++$i) {
@@ -87,7 +94,8 @@ final readonly class TellingPage
         };
         foreach ($heard->setAside as [$piece, $why]) {
             $kind = FragmentKind::Caution === $piece->kind ? 'caution' : 'aside';
-            $light($piece->first, $piece->next, $kind, new Sentence('caution' === $kind ? 'a warning, no step' : 'told beside, no step'), null);
+            $says = 'caution' === $kind ? 'a warning, no step' : 'told beside, no step';
+            $light($piece->first, $piece->next, $kind, new Sentence($says), null);
         }
         foreach ($heard->steps as $number => $step) {
             foreach ($heard->fragments as $piece) {
@@ -122,7 +130,10 @@ final readonly class TellingPage
     {
         return match (true) {
             null === $amount->thing => new Sentence('a bowl called "{name}": the larder knows no such thing', ['name' => $amount->named]),
-            null !== $amount->grams => new Sentence('{name}, {grams} g', ['name' => $amount->thing->name, 'grams' => round($amount->grams, 1)]),
+            null !== $amount->grams => new Sentence('{name}, {grams} g', [
+                'name' => $amount->thing->name,
+                'grams' => round($amount->grams, 1),
+            ]),
             '' !== $amount->vague => new Sentence('{name}, "{words}"', ['name' => $amount->thing->name, 'words' => $amount->vague]),
             default => new Sentence('{name}', ['name' => $amount->thing->name]),
         };

@@ -38,7 +38,7 @@ final class Rooms
         'Batch' => ['Flow', 'Heat', 'Kitchen', 'Larder', 'Recipe', 'Vessel'],
         'Checking' => ['Flow', 'Heat', 'Keeping', 'Larder', 'Recipe', 'Schedule', 'Syrup', 'Words'],
         'Telling' => ['Document', 'Heat', 'Larder', 'Measure', 'Recipe', 'Syrup', 'Vessel', 'Words'],
-        'Drafting' => ['Document', 'Larder', 'Recipe', 'Schools', 'Telling', 'Vessel', 'Words'],
+        'Drafting' => ['Document', 'Larder', 'Recipe', 'Schools', 'Syrup', 'Telling', 'Vessel', 'Words'],
         'Asking' => ['Document', 'Drafting', 'Flow', 'Heat', 'Larder', 'Recipe', 'Syrup', 'Telling', 'Words'],
         'Timing' => ['Batch', 'Flow', 'Heat', 'Kitchen', 'Larder', 'Measure', 'Recipe', 'Vessel', 'Words'],
         'Numbers' => ['Batch', 'Document', 'Heat', 'Keeping', 'Measure', 'Portion', 'Recipe', 'Syrup', 'Tray', 'Vessel', 'Words'],

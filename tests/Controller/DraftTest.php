@@ -134,6 +134,8 @@ final class DraftTest extends BrowserCase
         ]);
         self::assertResponseRedirects();
         $this->browser->followRedirect();
+        self::assertSelectorTextContains('.told-questions', 'Salt: when does it go in?');
+        $this->browser->clickLink('To the writing desk');
         self::assertSelectorTextContains('.asked', 'Salt: when does it go in?');
         self::assertSelectorTextContains('.asked', 'guesses stand until you change them');
         self::assertGreaterThan(0, $this->browser->getCrawler()->filter('.guessed')->count());

@@ -437,7 +437,7 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('[data-try="school-sesame-shape-pressed"]', 'the round shape');
         self::assertSelectorTextContains('[data-try="buy-jaggery-syrup"]', 'read its label');
         self::assertSelectorTextContains('[data-try="school-kesari-roast-dry"]', 'Keeps for days in a tin');
-        self::assertSelectorTextNotContains('[data-try="school-kesari-roast-dry"]', 'costs');
+        self::assertSelectorTextContains('[data-try="school-kesari-roast-dry"]', 'costs: the coat of every grain');
         // A school that only changes what is in the bowls helps no plan.
         self::assertSelectorNotExists('[data-try="school-kesari-texture-moist"]');
         $this->browser->request('GET', $this->at('what-if?try=fire'));

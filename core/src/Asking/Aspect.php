@@ -34,7 +34,10 @@ enum Aspect
 
         return match ($this) {
             self::Sugar => new Sentence('Between {from} and {to}, sugar goes from {low} to {high} % of the sweet.', $values),
-            self::Water => new Sentence('Between {from} and {to}, water goes from {low} to {high} % of it: so firm or so soft it gets.', $values),
+            self::Water => new Sentence(
+                'Between {from} and {to}, water goes from {low} to {high} % of it: so firm or so soft it gets.',
+                $values,
+            ),
             self::Grams => new Sentence('Between {from} and {to}, it makes {low} to {high} g.', $values),
             self::Minutes => new Sentence('Between {from} and {to}, it takes {low} to {high} min.', $values),
         };

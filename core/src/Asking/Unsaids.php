@@ -17,6 +17,7 @@ final readonly class Unsaids
 {
     /** Beyond what the book takes, and where it takes none: times what was supposed. */
     private const BEYOND = [0.7, 1.4];
+    private const SAME = 0.02;
     private const ANYTHING = [0.4, 2.5];
 
     /** From a small cup to a large one, times this kitchen's own. */
@@ -108,7 +109,8 @@ final readonly class Unsaids
             foreach (Draft::rows($step, 'takes') as $t => $take) {
                 $grams = self::number($document, '/steps/'.$s.'/takes/'.$t.'/grams');
                 foreach ($cups as $cup) {
-                    if (null !== $grams && ($take['ingredient'] ?? null) === $cup->thing?->id && abs($grams - ($cup->grams ?? 0.0)) < 0.02) {
+                    $isIt = ($take['ingredient'] ?? null) === $cup->thing?->id;
+                    if (null !== $grams && $isIt && abs($grams - ($cup->grams ?? 0.0)) < self::SAME) {
                         $places[] = '/steps/'.$s.'/takes/'.$t.'/grams';
                         $written[] = $grams;
                         break;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Drafting;
 
+use FeastLadle\Syrup\Stage;
 use FeastLadle\Telling\LineReader;
 use FeastLadle\Telling\QuantityReader;
 
@@ -82,7 +83,8 @@ final readonly class Answering
         $times = 1 === preg_match('/^h/i', trim($read[1])) ? 60 : 1;
         [$from, $to] = [$times * $read[0]->from, $times * $read[0]->to];
         $time = \is_array($step['time'] ?? null) ? $step['time'] : [];
-        $time['minutes'] = [round($from < $to ? $from : 0.8 * $from, 2), round(($from + $to) / 2, 2), round($from < $to ? $to : 1.3 * $to, 2)];
+        [$least, $most] = $from < $to ? [$from, $to] : [0.8 * $from, 1.3 * $to];
+        $time['minutes'] = [round($least, 2), round(($from + $to) / 2, 2), round($most, 2)];
 
         return [...$step, 'time' => $time];
     }
@@ -97,9 +99,7 @@ final readonly class Answering
         $target = \is_array($step['target'] ?? null) ? $step['target'] : [];
         $stage = str_replace(' ', '-', mb_strtolower($answer));
         if ('stage' === ($target['kind'] ?? '')) {
-            return \in_array($stage, ['tacky', 'one-string', 'two-strings', 'three-strings', 'soft-ball', 'firm-ball', 'hard-ball', 'soft-crack', 'hard-crack'], true)
-                ? [...$step, 'target' => [...$target, 'stage' => $stage]]
-                : null;
+            return null === Stage::tryFrom($stage) ? null : [...$step, 'target' => [...$target, 'stage' => $stage]];
         }
         $read = (new QuantityReader())->read($answer);
         $share = null === $read ? null : $read[0]->from / (str_starts_with(trim($read[1]), '%') ? 100 : 1);

@@ -257,17 +257,16 @@ final class Discourse
                 $done = $this->pots->step($text, $piece, $process, $own, $words);
                 $done->isStirred = $done->isStirred || Action::Stir === $action;
                 [$own, $taken] = [[], []];
-            } elseif (null !== $done && \in_array($action, [Action::Stir], true)) {
+            } elseif (null !== $done && Action::Stir === $action) {
                 $done->attention ??= AttentionKind::Watch;
             } elseif (null === $process) {
                 $own = $this->weak($text, $piece, $action, $own, $words) ? [] : $own;
-                if (Action::Stir === $action && null !== $done) {
-                    $done->attention ??= AttentionKind::Watch;
-                }
                 $own = \in_array($action, [Action::Melt, Action::Simmer], true) && [] !== $this->pots->counter->fat ? [] : $own;
                 $own = \in_array($action, [Action::Test, Action::Serve], true) ? [] : $own;
             }
         }
+        // Taken for a step that was none: it waits on.
+        $this->pots->counter->list($taken);
         if (null === $done && [] !== $own) {
             $this->adding->add($text, $piece, $own);
         }

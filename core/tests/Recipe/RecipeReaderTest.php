@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Recipe;
 
 use FeastLadle\Document\Fault;
+use FeastLadle\Document\Faults;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Document\Node;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Heat\Climate;
+use FeastLadle\Larder\Danger;
+use FeastLadle\Larder\LarderReader;
 use FeastLadle\Recipe\Output;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
@@ -165,5 +169,22 @@ final class RecipeReaderTest extends TestCase
     private function read(array $changes): Recipe
     {
         return (new RecipeReader(Shipped::larder()))->read(Document::changed(Shipped::document('recipes/basundi'), $changes));
+    }
+
+    public function testARecipeBringsItsOwnThings(): void
+    {
+        $larder = (new LarderReader())->read(Shipped::json('larder'));
+        $document = Shipped::document('recipes/barley-milk-with-hill-berries');
+        $recipe = (new RecipeReader($larder))->read((string) json_encode($document));
+        self::assertSame('hill-barley', $recipe->step('soak')->takes[0]->ingredient);
+        $root = Node::root($document, new Faults());
+        [$barley, $berries] = (new LarderReader())->brought($root->at('ingredients'));
+        self::assertSame(['barley'], $barley->caveats->allergens);
+        self::assertSame([], $barley->caveats->hazards);
+        self::assertSame([Danger::Unknown], $berries->caveats->hazards, 'only its name is known');
+        unset($document['ingredients']);
+        $this->expectException(FaultyDocument::class);
+        $this->expectExceptionMessage('hill-barley');
+        (new RecipeReader($larder))->read((string) json_encode($document));
     }
 }

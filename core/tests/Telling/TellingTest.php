@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Telling;
 
+use FeastLadle\Telling\Telling;
 use FeastLadle\Telling\Text;
 use FeastLadle\Telling\ToldAmount;
 use FeastLadle\Tests\Support\Shipped;
@@ -70,7 +71,9 @@ final class TellingTest extends TestCase
 
     public function testEverythingReadPointsToItsWords(): void
     {
-        $heard = Shipped::telling()->hear('Roast two cups of semolina in half a cup of ghee for ten minutes. Then boil three cups of water.');
+        $heard = Shipped::telling()->hear(
+            'Roast two cups of semolina in half a cup of ghee for ten minutes. Then boil three cups of water.',
+        );
         self::assertSame(
             ['two cups of semolina', 'half a cup of ghee', 'three cups of water'],
             array_map(static fn (ToldAmount $a): string => $heard->text->words($a->first, $a->next), $heard->amounts),
@@ -81,14 +84,16 @@ final class TellingTest extends TestCase
 
     public function testAWordInsideAnotherNamesNothing(): void
     {
-        $heard = Shipped::telling()->hear('First get a bit of cold in ten tins, on a small flame, till the colour turns; then let it stand.');
+        $heard = Shipped::telling()->hear(
+            'First get a bit of cold in ten tins, on a small flame, till the colour turns; then let it stand.',
+        );
         self::assertSame([], array_values(array_filter($heard->amounts, static fn (ToldAmount $a): bool => null !== $a->thing)));
     }
 
     public function testAKitchenAddsItsOwnWords(): void
     {
         $words = Shipped::lexicon()->with(['white gold' => 'sugar', 'the old measure' => 'ghee']);
-        $heard = (new \FeastLadle\Telling\Telling(Shipped::larder(), $words, 240))->hear('Boil two cups of white gold with a cup of water.');
+        $heard = (new Telling(Shipped::larder(), $words, 240))->hear('Boil two cups of white gold with a cup of water.');
         self::assertSame('sugar', $heard->amounts[0]->thing?->id);
     }
 
