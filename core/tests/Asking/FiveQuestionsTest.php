@@ -17,8 +17,8 @@ use PHPUnit\Framework\TestCase;
 /** What is asked first is what would change the sweet most. */
 final class FiveQuestionsTest extends TestCase
 {
-    private const TOLD = 'Boil five hundred grams of water with the sugar. Roast 200 g of semolina in 100 g of ghee for ten minutes. Pour the '
-        .'boiling water over it and stir until it leaves the pan. Half a teaspoon of cardamom, and a little salt.';
+    private const TOLD = 'Boil five hundred grams of water with the sugar. Roast 200 g of semolina in 100 g of ghee for ten minutes. '
+        .'Pour the boiling water over it and stir until it leaves the pan. Half a teaspoon of cardamom, and a little salt.';
 
     public function testEveryPartOfEveryRangeIsTriedEquallyOften(): void
     {
