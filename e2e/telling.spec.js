@@ -3,10 +3,11 @@ import { expect, test } from '@playwright/test';
 import { open, settled } from './kitchen.js';
 
 const TOLD =
-    'River halwa, as my aunt makes it. Boil half a litre of water with three hundred grams of sugar, that is one cup. Meanwhile, in '
-    + 'another pan, roast 200 g of semolina in 150 g of white gold on a low flame for ten minutes, stirring all the time, till it smells of nuts. '
-    + "Don't let it go brown. Pour the boiling water over the semolina, slowly, and keep stirring until it leaves the pan, five minutes. "
-    + 'Half a teaspoon of cardamom. If it is stiff, a ladle of hot water. Serve it hot.';
+    'River halwa, as my aunt makes it. Boil half a litre of water with three hundred grams of sugar, that is one cup. '
+    + 'Meanwhile, in another pan, roast 200 g of semolina in 150 g of white gold on a low flame for ten minutes, stirring all'
+    + " the time, till it smells of nuts. Don't let it go brown. Pour the boiling water over the semolina, slowly, and keep "
+    + 'stirring until it leaves the pan, five minutes. Half a teaspoon of cardamom. If it is stiff, a ladle of hot water. '
+    + 'Serve it hot.';
 
 test('a telling of two pots is read, corrected in a word, answered, and planned for sixty', async ({ page }) => {
     await open(page, '/recipes');
