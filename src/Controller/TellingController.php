@@ -45,10 +45,11 @@ final class TellingController extends AbstractController
         $thing = $request->request->getString('thing');
         if ('' === $word || null === $larder->thing($thing)) {
             $this->addFlash('bad', 'The larder knows no such thing. Choose one of its list.');
-        } else {
-            $larder->learn($word, $thing);
-            $this->addFlash('good', 'Learned: the telling was read again.');
+
+            return $this->redirectToRoute('telling', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
+        $larder->learn($word, $thing);
+        $this->addFlash('good', 'Learned: the telling was read again.');
 
         return $this->redirectToRoute('telling_again', ['id' => $open->record->getId()], Response::HTTP_TEMPORARY_REDIRECT);
     }

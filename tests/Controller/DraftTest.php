@@ -145,6 +145,32 @@ final class DraftTest extends BrowserCase
         self::assertCount($before - 1, $this->browser->getCrawler()->filter('.asked ol li'));
     }
 
+    public function testAWordMeansOnlyWhatTheLarderKnowsAndWhatIsUnknownChangesNothing(): void
+    {
+        // The larder of a request is the one that its drafts brought before it.
+        $this->browser->enableReboot();
+        $page = $this->browser->request('GET', '/recipes');
+        $this->browser->submit($page->selectButton('Take in')->form(), [
+            'intake[text]' => 'Nut milk. Boil a litre of milk with two cups of sugar for ten minutes. Put in 50 g of moon nuts.',
+        ]);
+        $this->browser->followRedirect();
+        $draft = $this->draft();
+        $token = $this->browser->getCrawler()->filter('.told-flow [name="_token"]')->attr('value');
+        self::assertSelectorTextContains('.told-text .lit-unknown', 'moon nuts');
+        $this->post(['op' => 'add-step', 'process' => 'cool']);
+        $steps = $this->browser->request('GET', $draft)->filter('.map-step')->count();
+
+        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'thing' => 'moon']);
+        self::assertResponseRedirects($draft.'/telling', 303);
+        self::assertCount($steps, $this->browser->request('GET', $draft)->filter('.map-step'));
+
+        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'thing' => 'cashews']);
+        $this->browser->followRedirect();
+        $this->browser->followRedirect();
+        self::assertSelectorNotExists('.told-text .lit-unknown');
+        self::assertCount($steps - 1, $this->browser->request('GET', $draft)->filter('.map-step'));
+    }
+
     private function begin(string $name): void
     {
         $page = $this->browser->request('GET', '/recipes');
