@@ -161,22 +161,35 @@ final readonly class KitchenLarder
             // Before the first setup, and for files on the command line, there is no kitchen.
             return $this->broughtBy($this->files->recipes());
         }
-        $own = $this->broughtBy(null === $kitchen ? $this->files->recipes() : $this->recipes->documentsThatBring());
-        foreach (null === $kitchen ? [] : $this->entries->all($kitchen) as $entry) {
+        $brought = $this->broughtBy(null === $kitchen ? $this->files->recipes() : $this->recipes->documentsThatBring());
+
+        return [...$brought, ...(null === $kitchen ? [] : $this->entered($kitchen))];
+    }
+
+    /** @return array<string, array<string, mixed>> what was entered here, by id */
+    private function entered(KitchenRecord $kitchen): array
+    {
+        $entered = [];
+        foreach ($this->entries->all($kitchen) as $entry) {
             /** @var array<string, mixed> $thing */
             $thing = json_decode($entry->getDocument(), true, 16, \JSON_THROW_ON_ERROR);
-            $own[$entry->getIngredient()] = $thing;
+            $entered[$entry->getIngredient()] = $thing;
         }
 
-        return $own;
+        return $entered;
     }
 
     /** @return array<string, string> ingredient ids by the words that this kitchen calls them and nobody else does */
     public function ownWords(): array
     {
+        try {
+            $kitchen = $this->kitchens->local();
+        } catch (DatabaseException) {
+            return [];
+        }
         $words = [];
         $shipped = $this->shipped();
-        foreach ($this->own() as $id => $thing) {
+        foreach (null === $kitchen ? [] : $this->entered($kitchen) as $id => $thing) {
             $names = \is_array($thing['names'] ?? null) ? $thing['names'] : [];
             $known = \is_array($shipped[$id]['names'] ?? null) ? $shipped[$id]['names'] : [];
             foreach (array_filter($names, \is_string(...)) as $name) {
@@ -234,7 +247,8 @@ final readonly class KitchenLarder
             $whole[(string) $field] = $value;
         }
         if ([] === array_intersect_key($thing, ['water' => 1, 'sugar' => 1, 'fat' => 1, 'starch' => 1])) {
-            $whole['hazards'] = ['unknown'];
+            $known = \is_array($thing['hazards'] ?? null) ? $thing['hazards'] : [];
+            $whole['hazards'] = \in_array('unknown', $known, true) ? $known : [...$known, 'unknown'];
         }
 
         return [...$whole, 'own' => true];
