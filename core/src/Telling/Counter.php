@@ -99,7 +99,7 @@ final class Counter
     public function takeSweet(Streams $streams): array
     {
         $sweet = $rest = [];
-        if ([] !== array_intersect(array_map(static fn (ToldAmount $a): string => $a->key(), $this->adding), ProcessOf::SWEET)) {
+        if ([] !== array_intersect($this->added(), ProcessOf::SWEET)) {
             array_push($this->waiting, ...$this->adding);
             $this->adding = [];
             $streams->beginsNext = $streams->beginsNext

@@ -122,10 +122,10 @@ final class Discourse
         // "The filling is one coconut", "Dough first"
         $isNamed = 1 === preg_match(self::PART, $words) && null === $this->pots->lastNamed($words);
         if ($isNamed) {
-            $this->times->label($piece, (string) preg_replace('/ (?:is|are|first|you|we)\b.*$/i', '', $words), []);
+            $this->times->label($piece, (string) preg_replace('/ (?:is|are|first|you|we)\b.*$/i', '', $words));
         }
         if ($piece->isLabel && $isLabel && !$piece->has(SpanKind::Measure, SpanKind::Time)) {
-            $this->times->label($piece, $words, $own);
+            $this->times->label($piece, $words);
             if ([] === $own) {
                 return;
             }
@@ -242,7 +242,7 @@ final class Discourse
                 [Action::Fry, Action::Roast, Action::Parch],
                 true,
             ) && $this->pots->counter->addedIn === $piece->sentence
-                ? array_map(static fn (ToldAmount $a): string => $a->key(), $this->pots->counter->adding)
+                ? $this->pots->counter->added()
                 : [];
             $process = $this->meaning->process($action, [...$ids, ...$inPan], $words.' '.$signs, $piece);
             if (
@@ -260,7 +260,7 @@ final class Discourse
             } elseif (null !== $done && Action::Stir === $action) {
                 $done->attention ??= AttentionKind::Watch;
             } elseif (null === $process) {
-                $own = $this->weak($text, $piece, $action, $own, $words) ? [] : $own;
+                $this->weak($piece, $action, $own, $words);
                 $own = \in_array($action, [Action::Melt, Action::Simmer], true) && [] !== $this->pots->counter->fat ? [] : $own;
                 $own = \in_array($action, [Action::Test, Action::Serve], true) ? [] : $own;
             }
@@ -285,11 +285,11 @@ final class Discourse
     }
 
     /**
-     * @param list<ToldAmount> $own
+     * A verb that makes no step of its own, and what it does to the pots all the same.
      *
-     * @return bool whether what came in with it is in a pot now
+     * @param list<ToldAmount> $own
      */
-    private function weak(Text $text, Fragment $piece, Action $action, array $own, string $words): bool
+    private function weak(Fragment $piece, Action $action, array $own, string $words): void
     {
         $stream = $this->pots->streams->current();
         $fats = array_filter($own, static fn (ToldAmount $a): bool => null !== $a->thing && ProcessOf::isFat($a->thing->id));
@@ -323,7 +323,5 @@ final class Discourse
         if (\in_array($action, [Action::Simmer, Action::Melt], true) && [] !== $fats && \count($fats) === \count($own)) {
             $this->pots->counter->heatFat(array_values($fats), $piece->has(SpanKind::Length) || 1 === preg_match('/\boil\b/i', $words));
         }
-
-        return false;
     }
 }

@@ -182,7 +182,7 @@ final readonly class Fragments
                     $close($i);
                 }
                 $opener = $span;
-            } elseif ($span->is(SpanKind::Verb) && $this->purpose->isOrder($text, $span, $first)) {
+            } elseif ($span->is(SpanKind::Verb) && $this->purpose->isOrder($text, $span)) {
                 $isNew = null === $opener
                     ? $hasVerb
                     : $opener->is(SpanKind::Until, SpanKind::Apart, SpanKind::OnTheWay, SpanKind::Wish)

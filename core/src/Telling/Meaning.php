@@ -17,11 +17,9 @@ final readonly class Meaning
     public function process(Action $action, array $ids, string $words, Fragment $piece): ?Process
     {
         $stream = $this->pots->streams->current();
-        $hasMore = $piece->has(SpanKind::Time) || 1 === preg_match('/\S/', $words) && $this->hasSign($words);
+        $isTold = $piece->has(SpanKind::Time) || $this->hasSign($words);
         switch ($action) {
             case Action::Stir:
-                $isTold = null !== $piece->of(SpanKind::Time) || $this->hasSign($words);
-
                 return $isTold
                     && (
                         $stream->isHot
@@ -29,7 +27,7 @@ final readonly class Meaning
                         || (null === $stream->last && [] !== $this->pots->counter->waiting)
                     ) ? ProcessOf::cooking($action, $ids, $words, $stream, $this->pots->counter->pan(), false) : null;
             case Action::Leave:
-                if (!$piece->has(SpanKind::Time) && !$hasMore) {
+                if (!$isTold) {
                     return null;
                 }
 
@@ -41,7 +39,7 @@ final readonly class Meaning
                 }
 
                 $isWetted = !$stream->isHot
-                    && \in_array('water', array_map(static fn (ToldAmount $a): string => $a->key(), $this->pots->counter->adding), true);
+                    && \in_array('water', $this->pots->counter->added(), true);
                 if (
                     $isWetted
                     && \in_array(
@@ -78,11 +76,11 @@ final readonly class Meaning
                     true,
                 ) && [] !== $this->pots->counter->adding
                     && [] !== array_intersect(
-                        array_map(static fn (ToldAmount $a): string => $a->key(), $this->pots->counter->adding),
+                        $this->pots->counter->added(),
                         ProcessOf::SWEET,
                     )
                     && [] === array_diff(
-                        array_map(static fn (ToldAmount $a): string => $a->key(), $this->pots->counter->adding),
+                        $this->pots->counter->added(),
                         ProcessOf::SWEET,
                         ProcessOf::SEASONING,
                     )
@@ -94,9 +92,7 @@ final readonly class Meaning
                     $this->pots->streams->beginsNext = true;
                 }
                 $here = [] === $ids && (null === $stream->last || $this->pots->streams->beginsNext)
-                    ? array_values(
-                        array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $this->pots->counter->waiting)),
-                    )
+                    ? $this->pots->counter->waits()
                     : $ids;
 
                 return ProcessOf::cooking(

@@ -38,7 +38,7 @@ final readonly class Purpose
         return $text->is($i - 2, 'let') || $text->is($i - 3, 'let');
     }
 
-    public function isOrder(Text $text, Span $verb, int $first): bool
+    public function isOrder(Text $text, Span $verb): bool
     {
         return VerbForm::Plain === $verb->form && !$text->is($verb->first - 1, 'to') && !$this->isModal($text, $verb->first - 1);
     }
@@ -85,7 +85,7 @@ final readonly class Purpose
         ) {
             return null === $negated ? FragmentKind::Done : FragmentKind::Caution;
         }
-        if ($text->is($first, 'or') && !$this->hasOrder($text, $spans, $first)) {
+        if ($text->is($first, 'or') && !$this->hasOrder($text, $spans)) {
             $tells = array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Verb) && VerbForm::Does === $s->form);
 
             return [] === $tells ? FragmentKind::Alternative : FragmentKind::Aside;
@@ -143,10 +143,10 @@ final readonly class Purpose
     }
 
     /** @param list<Span> $spans */
-    private function hasOrder(Text $text, array $spans, int $first): bool
+    private function hasOrder(Text $text, array $spans): bool
     {
         foreach ($spans as $span) {
-            if ($span->is(SpanKind::Verb) && $this->isOrder($text, $span, $first)) {
+            if ($span->is(SpanKind::Verb) && $this->isOrder($text, $span)) {
                 return true;
             }
         }

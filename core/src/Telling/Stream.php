@@ -27,11 +27,6 @@ final class Stream
     {
     }
 
-    public function holdsOnly(string ...$ids): bool
-    {
-        return [] !== $this->holds && [] === array_diff($this->holds, $ids);
-    }
-
     public function went(int $step, Process $process): void
     {
         $this->last = $step;

@@ -61,21 +61,6 @@ final class Things
         return null;
     }
 
-    /** Whether a word is a part of the name by which a thing goes: "the flour" of gram flour. */
-    public function isPartOf(string $word, Ingredient $thing): bool
-    {
-        $plain = $this->plainWord($word);
-        foreach ([$thing->name, ...$thing->names] as $name) {
-            foreach (preg_split('/[^\p{L}]+/u', mb_strtolower($name)) ?: [] as $part) {
-                if ($this->plainWord($part) === $plain) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
     /** @return array<string, string> */
     private function named(): array
     {

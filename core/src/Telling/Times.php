@@ -122,8 +122,8 @@ final readonly class Times
         return true;
     }
 
-    /** @param list<ToldAmount> $own */
-    public function label(Fragment $piece, string $words, array $own): void
+    /** A heading: what follows is a part of its own. */
+    public function label(Fragment $piece, string $words): void
     {
         $this->pots->flush($piece->sentence, false);
         $this->pots->section = \count($this->pots->steps);

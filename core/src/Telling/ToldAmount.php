@@ -32,7 +32,6 @@ final readonly class ToldAmount
         public array $guesses = [],
         public array $others = [],
         public bool $isTold = true,
-        public bool $isReserve = false,
     ) {
     }
 

@@ -40,9 +40,6 @@ final class ToldStep
     /** @var list<string> warnings, in the words of the telling */
     public array $cautions = [];
 
-    /** @var array{float, int}|null share of the volume that goes (1) or that is left (0) */
-    public ?array $reducedBy = null;
-
     /** whether it was told as stirring, in a pot that cooks */
     public bool $isStirred = false;
 
