@@ -50,7 +50,7 @@ final readonly class Heard
             }
         }
         $said = HealthClaims::setAside(self::line($this->text->words($first, max($to, $step->next))));
-        $say = trim($said['stays'], " \t,;:-–");
+        $say = self::bared($said['stays']);
         foreach ($step->cautions as $caution) {
             $line = self::line($caution);
             $say = str_contains($say, $line) ? $say : rtrim($say, '.').'. '.ucfirst($line);
@@ -79,6 +79,12 @@ final readonly class Heard
         }
 
         return null;
+    }
+
+    /** Without what only joins it to its neighbours; by characters, or half of a quotation mark would stay. */
+    private static function bared(string $words): string
+    {
+        return (string) preg_replace('/^[\s,;:\-–]+|[\s,;:\-–]+$/u', '', $words);
     }
 
     private static function line(string $words): string

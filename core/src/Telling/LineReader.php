@@ -79,7 +79,11 @@ final readonly class LineReader
     /** What stands behind the amount and the name: "chopped", "to taste". */
     private function note(Text $text, ToldAmount $amount): string
     {
-        $note = trim($text->words($amount->next, \count($text->tokens)), " \t,;:.()-–");
+        $note = (string) preg_replace(
+            '/^[\s,;:.()\-–]+|[\s,;:.()\-–]+$/u',
+            '',
+            $text->words($amount->next, \count($text->tokens)),
+        );
         if ('' !== $amount->vague && !str_contains($note, $amount->vague)) {
             $note = trim($amount->vague.' '.$note);
         }

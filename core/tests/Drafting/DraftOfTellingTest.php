@@ -119,6 +119,21 @@ final class DraftOfTellingTest extends TestCase
         self::assertSame('What is done with all this? No step was told.', $told->questions[0]->text());
     }
 
+    /** Marks whose bytes are those of others in part: quotation marks, dashes, turned writing. */
+    public function testMarksAroundASentenceLeaveNoHalfCharacters(): void
+    {
+        foreach (["\u{201C}", "\u{201D}", "\u{2018}", "\u{2026}", "\u{2013}", "\u{2014}", "\u{202E}", "\u{2009}", "\u{1F35A}"] as $mark) {
+            $text = "Kheer\n{$mark}Boil 1 l of milk{$mark}. {$mark}Add 200 g of sugar {$mark}and simmer for 20 minutes.{$mark}\n"
+                ."{$mark}Stir in 10 g of raisins{$mark}, chopped{$mark}\n";
+            $document = json_encode($this->make($text)->draft->document(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
+            self::assertStringNotContainsString("\u{FFFD}", $document, bin2hex($mark));
+        }
+        $steps = $this->read($this->make("Kheer\n\u{201C}Boil 1 l of milk for 20 minutes\u{201D}, she says."))->steps;
+        $step = reset($steps);
+        self::assertNotFalse($step);
+        self::assertSame("\u{201C}Boil 1 l of milk for 20 minutes\u{201D}, she says.", $step->words->say);
+    }
+
     public function testAnyTextGivesADraftThatReadsOrIsRefused(): void
     {
         mt_srand(20311115);
