@@ -8,8 +8,8 @@ use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\CommonDue;
+use FeastLadle\Schedule\Conflict;
 use FeastLadle\Schedule\DurationRange;
-use FeastLadle\Schedule\EveryOrder;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Placement;
@@ -18,6 +18,7 @@ use FeastLadle\Schedule\ProblemReader;
 use FeastLadle\Schedule\ProblemWriter;
 use FeastLadle\Schedule\Progress;
 use FeastLadle\Schedule\Propagation;
+use FeastLadle\Schedule\Refutation;
 use FeastLadle\Schedule\Replan;
 use FeastLadle\Schedule\Risk;
 use FeastLadle\Schedule\Solution;
@@ -150,28 +151,68 @@ final class EdgesTest extends TestCase
     }
 
     /** Two of 10 minutes within 10: on two fires they go side by side, on one there is no order for them. */
-    public function testAProofByEveryOrderHoldsOnlyWhereThereIsNone(): void
+    public function testAProofHoldsOnlyWhereThereIsNoOrder(): void
     {
-        foreach ([[['a', 'b'], false], [['a'], true]] as [$fires, $impossible]) {
+        $proof = function (int $minutes, string ...$fires): ?Conflict {
+            $fires = array_values($fires);
             $network = new Network(
                 $this->problem([
-                    'horizon' => [0, 10],
+                    'horizon' => [0, $minutes],
                     'resources' => array_map(static fn (string $id): array => ['id' => $id], $fires),
-                    'activities' => [
-                        ['id' => 'x', 'duration' => 10, 'needs' => [['from' => $fires]]],
-                        ['id' => 'y', 'duration' => 10, 'needs' => [['from' => $fires]]],
+                    'activities' => array_map(
+                        static fn (string $id): array => ['id' => $id, 'duration' => 10, 'needs' => [['from' => $fires]]],
+                        ['x', 'y'],
+                    ),
+                ]),
+            );
+
+            return (new Refutation($network))->find([0, 0], [$minutes - 10, $minutes - 10], $network->arcs(), 1000);
+        };
+        self::assertNull($proof(10, 'a', 'b'));
+        self::assertSame(['a'], $proof(10, 'a')?->resources);
+        // With ten minutes more both go on one.
+        self::assertNull($proof(20, 'a'));
+    }
+
+    /**
+     * Six tubs rise for seven hours and wait for four at most; nobody is there from 8:00 to 16:00. Four pots stand through the day, and
+     * what one person can fry before it leaves no time to stir the next two. With a pot for each it goes.
+     */
+    public function testWhatWouldHaveToStandThroughAClosingIsCounted(): void
+    {
+        $proof = function (int $pots): ?Conflict {
+            $ids = array_map(static fn (int $i): string => "pot-$i", range(1, $pots));
+            $activities = $links = $holds = [];
+            foreach (range(1, 6) as $i) {
+                $activities[] = ['id' => "stir-$i", 'duration' => 20, 'needs' => [['from' => ['cook'], 'units' => 100]]];
+                $activities[] = ['id' => "rise-$i", 'duration' => 420];
+                $activities[] = ['id' => "fry-$i", 'duration' => 20, 'latestEnd' => 1200, 'needs' => [['from' => ['cook'], 'units' => 100]]];
+                $links[] = ['from' => "stir-$i", 'to' => "rise-$i", 'min' => 0, 'max' => 10];
+                $links[] = ['from' => "rise-$i", 'to' => "fry-$i", 'min' => 0, 'max' => 240];
+                $holds[] = ['id' => "tub-$i", 'activities' => ["stir-$i", "rise-$i", "fry-$i"], 'needs' => [['from' => $ids]]];
+            }
+            $network = new Network(
+                $this->problem([
+                    'horizon' => [0, 1200],
+                    'resources' => [
+                        ...array_map(static fn (string $id): array => ['id' => $id, 'turnover' => 5], $ids),
+                        ['id' => 'cook', 'capacity' => 100, 'calendar' => [[0, 480], [960, 1200]]],
                     ],
+                    'activities' => $activities,
+                    'links' => $links,
+                    'holds' => $holds,
                 ]),
             );
             $windows = new Propagation($network);
-            self::assertSame(
-                $impossible,
-                (new EveryOrder($network))->isImpossible([0, 0], [0, 0], $windows->arcs),
-                implode(' and ', $fires),
-            );
-            // With ten minutes more both go on one.
-            self::assertFalse((new EveryOrder($network))->isImpossible([0, 0], [10, 10], $windows->arcs));
-        }
+            self::assertSame([], $windows->conflicts);
+
+            return (new Refutation($network))->find($windows->earliest, $windows->latest, $windows->arcs, 8_000_000);
+        };
+        $found = $proof(4);
+        self::assertNotNull($found);
+        self::assertContains('pot-4', $found->resources);
+        self::assertContains('fry-6', $found->activities);
+        self::assertNull($proof(6));
     }
 
     /** A tray for three: two holds of one and a step of one go together, a step of two more waits. */

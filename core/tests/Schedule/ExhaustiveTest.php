@@ -6,9 +6,11 @@ namespace FeastLadle\Tests\Schedule;
 
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Network;
 use FeastLadle\Schedule\Placement;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\ProblemReader;
+use FeastLadle\Schedule\Refutation;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
@@ -50,6 +52,24 @@ final class ExhaustiveTest extends TestCase
         if (null !== $solution->objective) {
             self::assertGreaterThanOrEqual($best, $solution->objective);
         }
+    }
+
+    /** By itself, not only where no schedule was found. */
+    public function testNothingIsRefutedThatCanBeDone(): void
+    {
+        $refuted = $impossible = 0;
+        foreach (range(1, 150) as $seed) {
+            $problem = $this->problem(new Randomizer(new Mt19937($seed)));
+            $network = new Network($problem);
+            $latest = array_map(static fn (int $end, int $length): int => $end - $length, $network->latestEnd, $network->shortest);
+            $found = (new Refutation($network))->find($network->earliestStart, $latest, $network->arcs(), 100_000);
+            $best = $this->best($problem);
+            self::assertTrue(null === $found || null === $best, "seed $seed");
+            $impossible += null === $best ? 1 : 0;
+            $refuted += null === $found ? 0 : 1;
+        }
+        self::assertGreaterThan(20, $impossible);
+        self::assertGreaterThanOrEqual(0.9 * $impossible, $refuted);
     }
 
     public function testMostTinyProblemsAreSolvedToTheBest(): void
