@@ -14,10 +14,13 @@ use PHPUnit\Framework\TestCase;
 /** What is understood of tellings, held against what a cook wrote down before anything could read them. */
 final class TellingTest extends TestCase
 {
-    /** The files with even numbers, which the reading was built with; the others are only counted by the bench. */
+    /** What has been looked at. Files above it are only run when the reading is done, and counted by the bench. */
+    private const LOOKED_AT = 40;
+
+    /** The files which the reading was built with. */
     public function testTheTellingsItWasBuiltWithStayUnderstood(): void
     {
-        $score = self::score(0);
+        $score = self::score(true);
         $share = static fn (string $of): float => $score->sums[$of]['right'] / array_sum($score->sums[$of]);
         $report = $score->report()."\n".implode("\n", $score->faults);
         self::assertGreaterThanOrEqual(0.97, $share('amounts'), $report);
@@ -29,12 +32,12 @@ final class TellingTest extends TestCase
         self::assertGreaterThanOrEqual(0.8, $share('contradictions'), $report);
     }
 
-    public static function score(int $odd): Score
+    public static function score(bool $lookedAt): Score
     {
         $telling = Shipped::telling();
         $score = new Score();
         foreach (glob(__DIR__.'/Told/*.txt') ?: [] as $file) {
-            if ((int) basename($file) % 2 === $odd) {
+            if (((int) basename($file) <= self::LOOKED_AT) === $lookedAt) {
                 [$text, $answers] = Score::file($file);
                 $score->add(basename($file, '.txt'), $telling->hear($text), $answers);
             }
