@@ -9,7 +9,7 @@ use FeastLadle\Recipe\Process;
 /** Where something goes that is told without a process: on the list, into the pot, into the pan as its fat, or as a syrup of its own. */
 final readonly class Adding
 {
-    public function __construct(private Pots $pots)
+    public function __construct(private Pots $pots, private Manner $manner)
     {
     }
 
@@ -25,6 +25,13 @@ final readonly class Adding
             $isNamed = $isNamed || 1 === preg_match('/\bthe (?:\p{L}+ )?'.preg_quote($name, '/').'\b/iu', $words);
         }
         $others = array_filter($this->pots->streams->open(), static fn (Stream $s): bool => $s->id !== $stream->id);
+        // "pour this in", said of what was warmed beside
+        $isNamed = $isNamed || ($stream->isHot && 1 === preg_match('/\b(?:pour|tip|add|stir) (?:this|that) (?:in|into|over|to)\b/i', $words));
+        // "powder the sugar and mix it in"
+        $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
+        $isNamed = $isNamed || (\in_array($last, [Process::Grind, Process::Sieve, Process::Prepare, Process::Mash, Process::FryGarnish], true)
+            && 1 === preg_match('/\b(?:mix|stir|fold|tip|put|throw|add) (?:it|them|this|that|these) in\b/i', $words)
+            && $stream->id > 0);
         if (!$isNamed || [] === $others) {
             return;
         }
@@ -37,6 +44,38 @@ final readonly class Adding
         }
     }
 
+    /**
+     * "Tip the flour in": what was seen to beside it goes into the pot that the telling is about.
+     *
+     * @param list<ToldAmount> $own
+     */
+    public function takesIn(array $own, string $words): void
+    {
+        $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $own)));
+        $named = [] === $ids ? [] : $this->pots->streams->named('', $ids, false);
+        if ([] !== $named && [] === $this->pots->joining) {
+            array_push($this->pots->joining, ...$named);
+            $this->pots->isPoured = $this->pots->isPoured || [] === $this->pots->counter->adding;
+        }
+    }
+
+    /** "A spoon of yeast into the batter": the telling goes on with that. */
+    public function goesOnWith(string $words, int $sentence): void
+    {
+        if (1 !== preg_match('/\b(?:in|into|to) the (\p{L}+)\W*$/iu', $words, $match)) {
+            return;
+        }
+        foreach ($this->pots->streams->open() as $stream) {
+            $isNamed = \in_array(mb_strtolower($match[1]), $stream->names, true);
+            if ($isNamed && $stream->id !== $this->pots->streams->current()->id) {
+                $this->pots->flush($sentence, false);
+                $this->pots->streams->goOnWith($stream);
+
+                return;
+            }
+        }
+    }
+
     /** @param list<ToldAmount> $own */
     public function add(Text $text, Fragment $piece, array $own): void
     {
@@ -44,6 +83,45 @@ final readonly class Adding
             return;
         }
         $last = $this->pots->lastStep();
+        $stream = $this->pots->streams->current();
+        // "boil the syrup, a cup and a half of sugar and one of water"
+        $isOfSyrup = null !== $last && Process::Syrup === $last->process && $last->sentence === $piece->sentence
+            && FragmentKind::Bare === $piece->kind
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => !\in_array(
+                $a->key(),
+                [...ProcessOf::SWEET, ...ProcessOf::SEASONING],
+                true,
+            ));
+        if (null !== $last && $isOfSyrup && $last->stream === $stream->id) {
+            array_push($last->amounts, ...$this->pots->counter->known($own));
+            array_push($stream->holds, ...array_map(static fn (ToldAmount $a): string => $a->key(), $own));
+
+            return;
+        }
+        // "dry bread drinks less fat": only spoken of, and in the pot already
+        if (
+            FragmentKind::Bare === $piece->kind
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold || !\in_array($a->key(), $stream->holds, true))
+            && 1 !== preg_match('/\b(?:in|on|over|into|back)\b/i', $text->words($piece->first, $piece->next))
+        ) {
+            return;
+        }
+        // What is told by itself beside something that soaks is a list for later.
+        if (
+            FragmentKind::Bare === $piece->kind
+            && null !== $stream->last
+            && \in_array(
+                $this->pots->steps[$stream->last]->process,
+                [Process::Rinse, Process::Soak, Process::Drain, Process::Sieve, Process::Prepare],
+                true,
+            )
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => !$a->isTold)
+            && 1 !== preg_match('/\b(?:then|now|next|in|into|over|with|and)\b/i', $text->words($piece->first, $piece->next))
+        ) {
+            $this->pots->counter->list($own);
+
+            return;
+        }
         // "roll it out, with rice flour for dusting", "on the griddle, ghee as you like"
         if (
             null !== $last
@@ -79,12 +157,33 @@ final readonly class Adding
             return;
         }
         $fats = array_filter($own, static fn (ToldAmount $a): bool => null !== $a->thing && ProcessOf::isFat($a->thing->id));
-        $isPrelude = \count($fats) === \count($own) && $piece->has(SpanKind::Length, SpanKind::Vessel);
+        // "Sesame oil, enough to float them"
+        $isOil = static fn (ToldAmount $a): bool => !$a->isTold || '' !== $a->vague && null === $a->from;
+        if (
+            \count($fats) === \count($own) && FragmentKind::Bare === $piece->kind
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => !str_ends_with($a->key(), '-oil') || !$isOil($a))
+        ) {
+            $this->pots->counter->heatFat($own, true);
+
+            return;
+        }
+        // "Oil in the pan, two fingers", "in a heavy pan, a spoon of ghee"
+        $isPrelude = \count($fats) === \count($own)
+            && ($piece->has(SpanKind::Length, SpanKind::Vessel) || (null !== $this->manner->vessel && FragmentKind::Bare === $piece->kind
+                && [] === $this->pots->counter->adding && !$stream->isHot));
         if ($isPrelude) {
             $this->pots->counter->heatFat($own, $piece->has(SpanKind::Length));
 
             return;
         }
+        // "Put coconut, sugar and milk into a pan": the others with it.
+        $isOrdered = $isOrdered || (
+            FragmentKind::Bare === $piece->kind
+            && $this->pots->counter->addedByVerb
+            && $this->pots->counter->addedIn === $piece->sentence
+            && [] !== $this->pots->counter->adding
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold)
+        );
         // Told before anything was done: a list. Later: it goes into the pot.
         if ($isOrdered && null === $this->pots->streams->current()->last && !$this->pots->streams->beginsNext) {
             $this->pots->counter->addedByVerb = true;

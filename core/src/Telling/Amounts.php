@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
+use FeastLadle\Larder\Ingredient;
+
 /**
  * Which amount belongs to which thing: "two cups of rice", "rice, two cups", "twenty cashews", "250 g, that is a cup". A second measure
  * of a thing stays beside the first.
@@ -40,10 +42,13 @@ final readonly class Amounts
                 continue;
             }
             if ($span->is(SpanKind::Thing) && null !== $span->thing) {
-                if ($text->is($span->first - 1, 'without', 'no', 'not', 'never')) {
+                if (
+                    $text->is($span->first - 1, 'without', 'no', 'not', 'never')
+                    || ($text->is($span->first - 1, 'eat', 'use', 'take') && $text->is($span->first - 2, "don't", "doesn't", 'not', 'never'))
+                ) {
                     continue;
                 }
-                $told[] = $this->named($text, $span);
+                $told[] = $this->named($text, $this->sorted($text, $span));
                 continue;
             }
             if (!$span->is(SpanKind::Measure, SpanKind::Number, SpanKind::Vague) || $span->isShare) {
@@ -51,6 +56,10 @@ final readonly class Amounts
             }
             $thing = $this->following($text, $spans, $k);
             $last = array_key_last($told);
+            $unit = null === $last ? null : $this->sameUnit($text, $span, $told[$last]);
+            if (null !== $unit) {
+                $span = new Span(SpanKind::Measure, $span->first, $span->next, $span->from, $span->to, $unit);
+            }
             $isEach = $text->is($span->next, 'each')
                 || $text->phrase($span->next, 'of each') > 0
                 || $text->phrase($span->next, 'a piece each') > 0;
@@ -83,7 +92,7 @@ final readonly class Amounts
                 continue;
             }
             if ($span->is(SpanKind::Measure)) {
-                $both = $this->twice($text, $spans, $k);
+                $both = null !== $last && $this->isOfLast($text, $told[$last], $span) ? null : $this->twice($text, $spans, $k);
                 if (null !== $both) {
                     [$amount, $of] = $both;
                     $told = $this->second->behind($text, $spans[$k + 1], [...$told, $amount], \count($told));
@@ -104,6 +113,18 @@ final readonly class Amounts
                     continue;
                 }
                 $name = $this->unknown($text, $span);
+                // "a tumbler of thick milk", where a coconut was told
+                $pressed = null === $name ? null : $this->pressed($text, $span, $name, [...$before, ...$told]);
+                if (null !== $pressed && null !== $name) {
+                    $told[] = $this->weighed->amount($text, $span, $pressed, $name[0], $name[1])
+                        ?? throw new \LogicException('A measure is an amount.');
+                    continue;
+                }
+                // "the figs, half a kilo of dried ones"
+                if (null !== $name && null !== $last && 1 === preg_match('/\bones?$/i', $name[0])) {
+                    $told = $this->second->behind($text, $span, $told, $last);
+                    continue;
+                }
                 // "three kilos of flesh": of what was named before.
                 $isPart = null !== $name && null !== $last && $this->lexicon->isIn('parts', mb_strtolower($name[0]));
                 if (null !== $name && !$isPart) {
@@ -114,6 +135,9 @@ final readonly class Amounts
             }
             if (null !== $last) {
                 $told = $this->second->behind($text, $span, $told, $last);
+            } elseif ($span->is(SpanKind::Measure) && null !== ($of = $this->spokenOf($text, $span, $before))) {
+                $amount = $this->weighed->amount($text, $span, $of->thing, $of->named, $span->next);
+                $told = null === $amount ? $told : [...$told, $amount];
             } elseif (
                 $span->is(SpanKind::Measure)
                 && [] !== $before
@@ -129,6 +153,58 @@ final readonly class Amounts
         }
 
         return $told;
+    }
+
+    /** "wheat flour, that is one cup", "raw rice one and a half cups": of the thing before, whatever follows behind a comma. */
+    private function isOfLast(Text $text, ToldAmount $last, Span $span): bool
+    {
+        if (1 === preg_match('/^\W*(?:that is|that\'s|which is|that makes|so)\W*$/i', $text->words($last->next, $span->first))) {
+            return true;
+        }
+
+        return !$last->isTold && $last->next === $span->first;
+    }
+
+    /**
+     * "Do the milk first. Three litres, full fat": of what the sentence before spoke of.
+     *
+     * @param list<ToldAmount> $before
+     */
+    private function spokenOf(Text $text, Span $span, array $before): ?ToldAmount
+    {
+        $of = [] === $before ? null : $before[\count($before) - 1];
+        if (null === $of || $of->isTold || $text->is($span->next, 'of')) {
+            return null;
+        }
+        foreach ($text->sentences as $k => [$from]) {
+            if ($from === $span->first) {
+                return $k > 0 && $of->first >= $text->sentences[$k - 1][0] ? $of : null;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param array{string, int} $name
+     * @param list<ToldAmount>   $told
+     */
+    private function pressed(Text $text, Span $span, array $name, array $told): ?Ingredient
+    {
+        if (1 !== preg_match('/\b(thick|thin|first|second|third) milk\b/i', $text->words($span->next, $name[1]), $match)) {
+            return null;
+        }
+        $isCoconut = [] !== array_filter($told, static fn (ToldAmount $a): bool => str_starts_with($a->key(), 'coconut'));
+        $sort = \in_array(mb_strtolower($match[1]), ['thick', 'first'], true) ? 'thick coconut milk' : 'thin coconut milk';
+
+        return $isCoconut ? ($this->things->at(Text::of($sort), 0)[0] ?? null) : null;
+    }
+
+    /** @return SpokenUnit|null the unit of "and one of milk", after "five measures of water" */
+    private function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
+    {
+        return $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
+            && 1 === preg_match('/^\W*(?:and|plus|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
     }
 
     /**
@@ -165,6 +241,19 @@ final readonly class Amounts
         return null === $amount ? null : [$amount, $of];
     }
 
+    /** "Sugar, powdered, 350 g": a sort that has a name of its own. */
+    private function sorted(Text $text, Span $span): Span
+    {
+        $how = $text->at($span->next + 1);
+        if (!$text->is($span->next, ',') || null === $how || !$how->isWord() || !$text->is($span->next + 2, ',', '.', ':')) {
+            return $span;
+        }
+        $sort = $this->things->at(Text::of($how->word.' '.$text->words($span->first, $span->next)), 0);
+        $isWhole = null !== $sort && $sort[1] === 1 + $span->next - $span->first;
+
+        return $isWhole ? new Span(SpanKind::Thing, $span->first, $span->next + 2, thing: $sort[0]) : $span;
+    }
+
     private function named(Text $text, Span $span): ToldAmount
     {
         return new ToldAmount(
@@ -190,11 +279,24 @@ final readonly class Amounts
         $span = $spans[$k];
         for ($n = $k + 1; $n < \count($spans); ++$n) {
             $next = $spans[$n];
-            if ($next->is(SpanKind::Verb) && VerbForm::Done === $next->form) {
+            if (
+                $next->is(SpanKind::Verb)
+                && (VerbForm::Done === $next->form || $this->lexicon->isIn('states', $text->at($next->first)->word ?? ''))
+            ) {
                 continue;
             }
             if (!$next->is(SpanKind::Thing)) {
                 return null;
+            }
+            // "a kilo of floury potatoes": one word of how it is that nobody listed; not before what is many things ("oat milk").
+            $isHow = $text->is($span->next, 'of') && $next->first === $span->next + 2
+                && ($text->at($span->next + 1)?->isWord() ?? false)
+                && !$this->lexicon->isIn('ends', $text->at($span->next + 1)->word)
+                && null === $this->lexicon->verb($text, $span->next + 1)
+                && 1 !== preg_match('/\b(?:milk|oil|butter|flour|cream|water|syrup|sugar|paste|powder|vinegar|salt|bread|leaf|leaves)$/i',
+                    $text->words($next->first, $next->next));
+            if ($isHow) {
+                return $n;
             }
             for ($i = $span->next; $i < $next->first; ++$i) {
                 $word = $text->at($i)->word ?? '';

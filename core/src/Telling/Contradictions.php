@@ -14,7 +14,7 @@ final readonly class Contradictions
     private const AGREE = 1.2;
 
     private const LOOSE = [SpokenUnit::Piece, SpokenUnit::Tin, SpokenUnit::Pack, SpokenUnit::Slice, SpokenUnit::Block, SpokenUnit::Lump,
-        SpokenUnit::Handful, SpokenUnit::Bunch, SpokenUnit::Leaf, SpokenUnit::Sheet, SpokenUnit::Spoon];
+        SpokenUnit::Handful, SpokenUnit::Bunch, SpokenUnit::Leaf, SpokenUnit::Sheet, SpokenUnit::Spoon, SpokenUnit::Measure];
 
     private const REST = ['rest' => Process::Rest, 'soaking' => Process::Soak, 'soak' => Process::Soak, 'chilling' => Process::Chill,
         'cooling' => Process::Cool, 'steaming' => Process::Steam];

@@ -31,10 +31,24 @@ final class Counter
     /** @var array<int, int> sentences by the token where an amount begins */
     public array $heardIn = [];
 
-    /** @return list<string> what was added and not yet cooked, by ids or names */
-    public function added(): array
+    /**
+     * @param int|null $in only what was told in this sentence
+     *
+     * @return list<string> what was added and not yet cooked, by ids or names
+     */
+    public function added(?int $in = null): array
     {
-        return array_map(static fn (ToldAmount $a): string => $a->key(), $this->adding);
+        $isIn = fn (ToldAmount $a): bool => null === $in || ($this->heardIn[$a->first] ?? $in) === $in;
+
+        return array_values(array_map(static fn (ToldAmount $a): string => $a->key(), array_filter($this->adding, $isIn)));
+    }
+
+    /** Whether what was told last and stands in no pot yet is a fat. */
+    public function endsWithFat(): bool
+    {
+        $all = [] !== $this->adding ? $this->adding : $this->waiting;
+
+        return [] !== $all && ProcessOf::isFat($all[\count($all) - 1]->thing->id ?? '');
     }
 
     public function addsOnlyFat(): bool
@@ -72,6 +86,14 @@ final class Counter
         return array_values($own);
     }
 
+    /** @param int|null $in only what was told in this sentence */
+    public function listAdded(?int $in): void
+    {
+        $here = array_filter($this->adding, fn (ToldAmount $a): bool => null === $in || ($this->heardIn[$a->first] ?? $in) === $in);
+        $this->adding = array_values(array_diff_key($this->adding, $here));
+        $this->list(array_values($here));
+    }
+
     /** @param list<ToldAmount> $own what is only named gives way to its amount */
     public function list(array $own): void
     {
@@ -92,7 +114,7 @@ final class Counter
     public function heatFat(array $fat, bool $isDeep): void
     {
         array_push($this->fat, ...$this->known($fat));
-        $this->isDeep = $isDeep;
+        $this->isDeep = $isDeep || [] !== array_filter($fat, static fn (ToldAmount $a): bool => 'frying-oil' === $a->key());
     }
 
     /** @return list<ToldAmount> what was listed for a syrup */
@@ -118,9 +140,10 @@ final class Counter
     }
 
     /** @return list<ToldAmount> what was told in this sentence and is in no pot yet, taken for the step that follows */
-    public function takeHere(int $sentence, int $most = 9): array
+    public function takeHere(int $sentence, int $most = 9, int $before = \PHP_INT_MAX): array
     {
-        $isHere = fn (ToldAmount $a): bool => $a->first >= 0 && ($this->heardIn[$a->first] ?? -1) === $sentence;
+        $isHere = fn (ToldAmount $a): bool => $a->first >= 0 && $a->first < $before
+            && ($this->heardIn[$a->first] ?? -1) === $sentence;
         $here = [...array_filter($this->adding, $isHere), ...array_filter($this->waiting, $isHere)];
         if (\count($here) > $most) {
             return [];

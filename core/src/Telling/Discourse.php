@@ -38,11 +38,19 @@ final class Discourse
     {
         $this->manner = new Manner();
         $this->pots = new Pots($this->manner);
-        $this->adding = new Adding($this->pots);
+        $this->adding = new Adding($this->pots, $this->manner);
         $this->meaning = new Meaning($this->pots);
         $this->signs = new Signs($this->pots, $this->manner);
         $this->times = new Times($this->pots, $this->meaning, $this->manner, $this->adding);
         $this->pots->counter->waiting = $listed;
+    }
+
+    /** @param list<Fragment> $pieces of the first sentence, which is only what it is called */
+    public function title(array $pieces): void
+    {
+        foreach ($pieces as $piece) {
+            $this->signs->setAside[] = [$piece, 'title'];
+        }
     }
 
     /**
@@ -81,8 +89,20 @@ final class Discourse
             }
             match (true) {
                 $piece->kind->isSign() => $this->signs->sign($text, $piece),
-                FragmentKind::Work === $piece->kind => $this->work($text, $piece, $own, $this->signs->signsBehind($text, $pieces, $k)),
-                FragmentKind::Bare === $piece->kind => $this->bare($text, $piece, $own, $this->signs->signsBehind($text, $pieces, $k)),
+                FragmentKind::Work === $piece->kind => $this->work(
+                    $text,
+                    $piece,
+                    $own,
+                    $this->signs->signsBehind($text, $pieces, $k),
+                    $this->signs->hasTimeBehind($pieces, $k),
+                ),
+                FragmentKind::Bare === $piece->kind => $this->bare(
+                    $text,
+                    $piece,
+                    $own,
+                    $this->signs->signsBehind($text, $pieces, $k),
+                    $this->signs->hasTimeBehind($pieces, $k),
+                ),
                 default => $this->signs->aside($text, $piece, $own),
             };
         }
@@ -109,24 +129,30 @@ final class Discourse
         $this->pots->flush(\PHP_INT_MAX, false);
     }
 
-    /** @param list<ToldAmount> $own */
-    private function bare(Text $text, Fragment $piece, array $own, string $signs): void
+    /**
+     * @param list<ToldAmount> $own
+     * @param string           $signs   words of the signs behind it
+     * @param bool             $isTimed whether a time stands by itself behind it
+     */
+    private function bare(Text $text, Fragment $piece, array $own, string $signs, bool $isTimed): void
     {
         $words = $text->words($piece->first, $piece->next);
-        $isLabel = $piece->has(SpanKind::Thing) || [] !== $own
-            || 1 === preg_match(
-                '/\b(?:filling|stuffing|dough|syrup|batter|coating|topping|base|nuts|sauce|garnish|shells?|crust|drops|coils|rings|pulp'
-                    .'|fruit|milk|flour|spices)\b/i',
-                $words,
-            );
+        $isPart = 1 === preg_match(
+            '/\b(?:filling|stuffing|dough|syrup|batter|coating|topping|base|nuts|sauce|garnish|shells?|crust|drops|coils|rings|pulp'
+                .'|fruit|milk|flour|spices)\b/i',
+            $words,
+        );
+        $isLabel = $isPart || $piece->has(SpanKind::Thing) || [] !== $own;
         // "The filling is one coconut", "Dough first"
         $isNamed = 1 === preg_match(self::PART, $words) && null === $this->pots->lastNamed($words);
         if ($isNamed) {
             $this->times->label($piece, (string) preg_replace('/ (?:is|are|first|you|we)\b.*$/i', '', $words));
         }
-        if ($piece->isLabel && $isLabel && !$piece->has(SpanKind::Measure, SpanKind::Time)) {
+        // "Mango: a tin of pulp" is one line of a list, "Syrup: sugar and water" a part.
+        $isLine = [] !== array_filter($own, static fn (ToldAmount $a): bool => $a->isTold) && !$isPart;
+        if ($piece->isLabel && $isLabel && !$isLine && !$piece->has(SpanKind::Measure, SpanKind::Time)) {
             $this->times->label($piece, $words);
-            if ([] === $own) {
+            if ([] === $own || ([] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold) && 1 === preg_match('/\bfirst\b/i', $words))) {
                 return;
             }
         }
@@ -143,9 +169,19 @@ final class Discourse
 
             return;
         }
-        if (1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words)) {
-            $this->pots->step($text, $piece, Process::Chill, [], $words);
-        } elseif (1 === preg_match('/\b(?:on top|over it|over them|on it|on them|over the top)\b/i', $words) && [] !== $own) {
+        if ([] === $own && 1 === preg_match('/^\W*(?:on|over) (?:the )?top\W*$/i', $words) && $this->pots->goesOnTop($piece)) {
+            $this->pots->step($text, $piece, Process::Garnish, [], $words);
+        } elseif (1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words)) {
+            $this->fridge($text, $piece, $words);
+        } elseif ($this->isSyrupOf($words) && [] !== $own) {
+            $this->times->label($piece, 'syrup');
+            $this->pots->step($text, $piece, Process::Syrup, $own, '');
+
+            return;
+        } elseif ($this->goesIntoSyrup($words)) {
+            $this->pots->step($text, $piece, Process::Dunk, $own, $words);
+            $own = [];
+        } elseif (1 === preg_match('/\b(?:on top|over it|over them|on it|on them|on each|over the top)\b/i', $words) && [] !== $own) {
             $this->pots->flush($piece->sentence, false);
             $this->pots->step($text, $piece, Process::Garnish, $own, $words);
             $own = [];
@@ -167,6 +203,15 @@ final class Discourse
             $own = [];
             $this->pots->step($text, $piece, Process::Syrup, $this->pots->counter->takeSweet($this->pots->streams), $words);
         }
+        // "three minutes, turn, two more"
+        $more = $piece->of(SpanKind::Number);
+        $before = $this->pots->lastStep();
+        if (null !== $more && $text->is($more->next, 'more') && $more->next + 1 >= $piece->next && null !== $before?->minutes
+            && $before->sentence === $piece->sentence) {
+            $before->minutes = [$before->minutes[0] + ($more->from ?? 0.0), $before->minutes[1] + ($more->to ?? $more->from ?? 0.0)];
+
+            return;
+        }
         $time = $this->manner->timeOf($text, $piece, $this->pots->lastStep());
         // "they go in the steamer for twelve minutes"
         $vessel = $piece->of(SpanKind::Vessel)?->vessel;
@@ -175,8 +220,31 @@ final class Discourse
             VesselKind::Griddle => Process::Griddle,
             default => null,
         };
-        if (null !== $time && null !== $cooks && 1 === preg_match('/\b(?:in|into|on|onto|to)\b/i', $words)) {
-            $this->manner->lasts($text, $this->pots->step($text, $piece, $cooks, $own, $words), $time);
+        if ((null !== $time || $isTimed) && null !== $cooks && 1 === preg_match('/\b(?:in|into|on|onto|to)\b/i', $words)) {
+            $step = $this->pots->step($text, $piece, $cooks, $own, $words);
+            if (null !== $time) {
+                $this->manner->lasts($text, $step, $time);
+            }
+
+            return;
+        }
+        // "almonds, in boiling water for ten minutes"
+        if (null !== $time && 1 === preg_match('/^\W*(?:and )?(?:in|into) (?:\p{L}+ )?water\b/iu', $words) && !$this->pots->streams->current()->isHot) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Soak, [
+                ...$this->pots->counter->takeHere($piece->sentence, 3, $piece->first),
+                ...$own,
+            ], ''), $time);
+
+            return;
+        }
+        // "one and a half litres of water to the boil", "two litres of milk on the fire"
+        $isLiquid = [] !== $own
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => !\in_array($a->key(), ['water', 'milk', 'buffalo-milk'], true));
+        if (
+            [] !== $own && 1 === preg_match('/\b(?:to|on) (?:the|a) (?:\p{L}+ )?boil\b/iu', $words)
+            || $isLiquid && 1 === preg_match('/\bon the (?:fire|flame|stove|heat)\b/i', $words)
+        ) {
+            $this->pots->step($text, $piece, Process::Boil, $own, $words);
 
             return;
         }
@@ -189,6 +257,13 @@ final class Discourse
 
             return;
         }
+        if ([] !== $own) {
+            $this->adding->goesOnWith($words, $piece->sentence);
+        } elseif (1 === preg_match('/^\W*(?:(?:then|now|next|and|finally|last|lastly)\W+(?:all )?|all )the \p{L}+(?: in| go in| at once)?\W*$/iu', $words)) {
+            // "then the coins": what was seen to beside
+            array_push($this->pots->joining, ...$this->pots->streams->named($words, [], false));
+            $this->pots->isPoured = $this->pots->isPoured || [] !== $this->pots->joining;
+        }
         $this->adding->add($text, $piece, $own);
         $last = $this->pots->lastStep();
         if (null !== $last && $last->sentence === $piece->sentence) {
@@ -197,18 +272,70 @@ final class Discourse
         }
     }
 
+    /** "Hang it in a cloth, in the fridge": where it is done; by itself the fridge chills. */
+    private function fridge(Text $text, Fragment $piece, string $words): void
+    {
+        $last = $this->pots->lastStep();
+        $isWhere = null !== $last && $last->sentence === $piece->sentence && null === $last->minutes
+            && \in_array($last->process, [Process::Strain, Process::Drain, Process::Soak, Process::Rest, Process::Set, Process::Chill], true);
+        if (!$isWhere) {
+            $this->pots->step($text, $piece, Process::Chill, [], $words);
+        }
+    }
+
+    private function isSyrupOf(string $words): bool
+    {
+        return 1 === preg_match('/^\W*(?:for the |the |a )?(?:\p{L}+ )?syrup (?:from|of|with|is|in)\b/iu', $words);
+    }
+
+    /** "straight into the syrup", "each slice through the syrup": said of what was fried. */
+    private function goesIntoSyrup(string $words): bool
+    {
+        if (1 !== preg_match('/\b(?:into|in|through) (?:the )?(?:\p{L}+ )?syrup\b/iu', $words)) {
+            return false;
+        }
+        $fried = [Process::DeepFry, Process::Drain, Process::Griddle, Process::Roast];
+        $last = $this->pots->streams->current()->last;
+        if (null !== $last && \in_array($this->pots->steps[$last]->process, $fried, true)) {
+            return true;
+        }
+        foreach ($this->pots->streams->open() as $other) {
+            if (
+                null !== $other->last
+                && \in_array($this->pots->steps[$other->last]->process, $fried, true)
+                && $other->id !== $this->pots->streams->current()->id
+            ) {
+                $this->pots->joining[] = $other;
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param list<ToldAmount> $own
-     * @param string           $signs words of the signs behind it
+     * @param string           $signs   words of the signs behind it
+     * @param bool             $isTimed whether a time stands by itself behind it
      */
-    private function work(Text $text, Fragment $piece, array $own, string $signs): void
+    private function work(Text $text, Fragment $piece, array $own, string $signs, bool $isTimed): void
     {
         $words = $text->words($piece->first, $piece->next);
+        $isUntold = [] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold);
+        if ($piece->isLabel && $isUntold && 1 === preg_match('/\bmake (?:the|a) /i', $words)) {
+            // "make the syrup: one kilo of sugar and ..."
+            $this->times->label($piece, $words);
+
+            return;
+        }
         $this->manner->manner($text, $piece);
         $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
         $verbs = $this->purpose->verbs($text, $piece->spans, $piece->first);
         $done = null;
+        $prior = $this->pots->lastStep();
         $taken = [];
+        $begun = [];
         foreach ($verbs as $verb) {
             $action = $verb->action ?? Action::Add;
             // "you take a cup of semolina and roast it"
@@ -225,16 +352,28 @@ final class Discourse
             }
             // "fifteen cashews and some raisins, fry them"
             if (
-                [] === $ids
+                [] === array_filter($ids, static fn (string $id): bool => !ProcessOf::isFat($id))
                 && \in_array($action, [Action::Fry, Action::Roast, Action::Parch], true)
                 && 1 === preg_match('/\b(?:it|them|these)\b/i', $words)
+                && [] === $taken
             ) {
-                $taken = $this->pots->counter->takeHere($piece->sentence);
+                $taken = $this->pots->counter->takeHere($piece->sentence, 9, $piece->first);
                 $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $taken)));
             }
+            // "100 g of butter, melted": how it is.
+            if (VerbForm::Done === $verb->form && Action::Melt === $action && [] === $own && $this->pots->counter->endsWithFat()) {
+                continue;
+            }
             // "sugar, sieved": what was named last.
-            if (VerbForm::Done === $verb->form && [] === $own) {
-                $own = $this->pots->counter->namedLast($piece->sentence);
+            $isInLiquid = [] === array_filter($own, static fn (ToldAmount $a): bool => !\in_array($a->key(), ['water', 'milk'], true));
+            if (VerbForm::Done === $verb->form && $isInLiquid && null === $done) {
+                // "dissolved in half a cup of water"
+                $own = [
+                    ...(1 === preg_match('/\btogether\b/i', $words)
+                        ? $this->pots->counter->takeHere($piece->sentence)
+                        : $this->pots->counter->namedLast($piece->sentence)),
+                    ...$own,
+                ];
                 $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
             }
             $inPan = \in_array(
@@ -242,9 +381,21 @@ final class Discourse
                 [Action::Fry, Action::Roast, Action::Parch],
                 true,
             ) && $this->pots->counter->addedIn === $piece->sentence
-                ? $this->pots->counter->added()
+                ? $this->pots->counter->added($piece->sentence)
                 : [];
-            $process = $this->meaning->process($action, [...$ids, ...$inPan], $words.' '.$signs, $piece);
+            // "mash two and slice one": of what this sentence told
+            if (
+                [] === $own && [] === $taken && null === $done
+                && \in_array($action, [Action::Mash, Action::Prepare, Action::Cut, Action::Grind, Action::Parch, Action::Sieve, Action::Rinse], true)
+                && (null === $this->pots->streams->current()->last || $this->pots->streams->beginsNext)
+            ) {
+                $own = $this->pots->counter->takeHere($piece->sentence, 3, $piece->first);
+                $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
+            }
+            $process = $this->meaning->process($action, [...$ids, ...$inPan], $words.' '.$signs, $piece, $isTimed);
+            if (\in_array($action, [Action::Add, Action::Dip], true) && $this->goesIntoSyrup($words)) {
+                $process = Process::Dunk;
+            }
             if (
                 Action::Serve === $action
                 && [] !== $own
@@ -254,9 +405,16 @@ final class Discourse
             }
             if (null !== $process && $process !== $done?->process) {
                 $own = [...$taken, ...$own];
-                $done = $this->pots->step($text, $piece, $process, $own, $words);
+                // "eight slices of bread, fry them": "them" is what comes in.
+                $said = [] === $taken ? $words : (string) preg_replace('/\b(?:it|them|these)\b/i', '', $words);
+                $done = $this->pots->step($text, $piece, $process, $own, $said);
                 $done->isStirred = $done->isStirred || Action::Stir === $action;
                 [$own, $taken] = [[], []];
+                $begun[] = [$verb->first, $done];
+                // "make rings straight into the oil"
+                if (Process::Shape === $process && $this->meaning->isIntoFat($words)) {
+                    $done = $this->pots->step($text, $piece, Process::DeepFry, [], $words);
+                }
             } elseif (null !== $done && Action::Stir === $action) {
                 $done->attention ??= AttentionKind::Watch;
             } elseif (null === $process) {
@@ -270,10 +428,17 @@ final class Discourse
         if (null === $done && [] !== $own) {
             $this->adding->add($text, $piece, $own);
         }
-        $time = $this->manner->timeOf($text, $piece, $this->pots->lastStep()) ?? $this->manner->timeSaidBefore();
+        $time = $this->manner->timeOf($text, $piece, $prior)
+            ?? $this->manner->timeOf($text, $piece, $this->pots->lastStep())
+            ?? $this->manner->timeSaidBefore();
         if (null !== $time) {
-            if (null !== $done) {
-                $this->manner->lasts($text, $done, $time);
+            if (null !== $done && $text->is($time->first - 1, 'after') && null !== $prior && $prior !== $done) {
+                // "Mark it after ten minutes": so long it set.
+                $this->manner->lasts($text, $prior, $time);
+            } elseif (null !== $done) {
+                // "roasted three minutes and washed": of the verb before it
+                $of = array_filter($begun, static fn (array $b): bool => $b[0] < $time->first);
+                $this->manner->lasts($text, [] === $of ? $done : $of[array_key_last($of)][1], $time);
             } else {
                 $this->times->bareTime($text, $piece, $time, [], $words.' '.$signs);
             }
@@ -312,12 +477,16 @@ final class Discourse
             }
         }
         // "add the syrup to it", said of the syrup that was just cooked: it goes into what stands beside it.
+        if (Action::Dip === $action && null !== $stream->last) {
+            array_push($this->pots->joining, ...$this->pots->streams->named($words, [], false));
+        }
         if (
             Action::Add === $action
             && null !== $stream->last
             && 1 === preg_match('/\b(?:add|pour|put|tip|mix|stir|goes|go|turn|fold|throw)/i', $words)
         ) {
             $this->adding->poursInto($stream, $own, $words);
+            $this->adding->takesIn($own, $words);
         }
         // Fat that is heated waits for what is fried in it.
         if (\in_array($action, [Action::Simmer, Action::Melt], true) && [] !== $fats && \count($fats) === \count($own)) {

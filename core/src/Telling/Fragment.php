@@ -24,6 +24,11 @@ final readonly class Fragment
     ) {
     }
 
+    public function as(FragmentKind $kind): self
+    {
+        return new self($kind, $this->first, $this->next, $this->spans, $this->sentence, $this->isLead, $this->isLabel);
+    }
+
     public function of(SpanKind $kind): ?Span
     {
         foreach ($this->spans as $span) {

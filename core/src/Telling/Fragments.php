@@ -12,6 +12,9 @@ final readonly class Fragments
 {
     private const SIGNS = [',', ':', ';', '–', '—', '(', ')', '"', '“', '”', '/'];
 
+    private const LOOK = '/^(?=.*(?:golden|brown|crisp|pink|spongy|puffed|glassy))\W*(?:(?:pale|light|lightly|deep|dark|golden|gold|brown|browned|crisp|pink|reddish|spongy|puffed|transparent|glassy'
+        .'|and|or|not|never|no more than|all over|all round|on both sides|evenly)\b\W*)+$/i';
+
     private const NEW = ['then', 'now', 'next', 'afterwards', 'finally', 'lastly', 'meanwhile', 'otherwise', 'but'];
 
     public function __construct(private Spans $spans, private Purpose $purpose)
@@ -28,14 +31,15 @@ final readonly class Fragments
             return array_map(static fn (array $p): Fragment => new Fragment(FragmentKind::Aside, $p[0], $p[1], [], $sentence), $pieces);
         }
         $fragments = [];
-        $rest = null;
+        $rest = $this->purpose->isMending($text, $sentence) ? FragmentKind::Wrong : null;
         $goesOn = null;
         foreach ($pieces as [$first, $next, $opener]) {
             $before = $fragments[\count($fragments) - 1] ?? null;
             $own = array_values(array_filter($spans, static fn (Span $s): bool => $s->first >= $first && $s->next <= $next));
             $kind = $rest ?? $this->purpose->kind($text, $first, $next, $own, $opener);
             // "if it runs, another spoon of flour": what is to be done belongs to the sign.
-            $rest = FragmentKind::Wrong === $kind && SpanKind::Wrong === $opener?->kind ? $kind : $rest;
+            $isSaid = SpanKind::Wrong === $opener?->kind || $this->purpose->isMended($text, $next);
+            $rest = FragmentKind::Wrong === $kind && $isSaid ? $kind : $rest;
             // "First it froths, big bubbles, then small ones": a sign goes on until something is done or measured.
             $isPlain = FragmentKind::Bare === $kind
                 && null === $opener
@@ -51,7 +55,15 @@ final readonly class Fragments
                     SpanKind::Constant,
                 ));
             $words = $text->words($first, $next);
-            if (FragmentKind::Done === $kind && null === $opener && null !== $before && FragmentKind::Caution === $before->kind) {
+            // "a lump of alum they use in other places": it is theirs.
+            if (SpanKind::Others === $opener?->kind && FragmentKind::Bare === $before?->kind && $before->next === $first) {
+                $fragments[\count($fragments) - 1] = $before->as(FragmentKind::Aside);
+            }
+            // "golden, not brown": how it looks when it is done.
+            $isLook = 1 === preg_match(self::LOOK, $words);
+            if ($isLook && (FragmentKind::Bare === $kind || (FragmentKind::Caution === $kind && FragmentKind::Done === $before?->kind))) {
+                $kind = FragmentKind::Done;
+            } elseif (FragmentKind::Done === $kind && null === $opener && null !== $before && FragmentKind::Caution === $before->kind) {
                 $kind = FragmentKind::Aside;
             } elseif (null !== $goesOn && 1 === preg_match('/\b(?:at the end|finally|at last|in the end)\b/i', $words)) {
                 $kind = FragmentKind::Done;
@@ -153,7 +165,7 @@ final readonly class Fragments
                 if ($text->is($i, ...self::SIGNS)) {
                     $close($i);
                     $first = $i + 1;
-                } elseif ($i > $first && $text->is($i, ...self::NEW)) {
+                } elseif ($i > $first && $text->is($i, ...self::NEW) && !$text->is($i + 1, 'day', 'morning', 'evening', 'week')) {
                     $close($i);
                 }
                 ++$i;
@@ -166,10 +178,14 @@ final readonly class Fragments
                 )
             ) {
                 // Inside a sign these are part of it; a sign ends where another begins.
-                $isInside = null !== $opener && $opener->is(SpanKind::Wrong, SpanKind::Others) && !$span->is(SpanKind::Ready);
+                $isInside = null !== $opener && (($opener->is(SpanKind::Wrong, SpanKind::Others) && !$span->is(SpanKind::Ready))
+                    || ($opener->is(SpanKind::Until) && $span->is(SpanKind::OnTheWay) && $span->first <= $opener->next));
                 // "two handfuls each is what my mother said"
                 $isBehind = $span->is(SpanKind::Others) && null === $opener && !$hasVerb && $i > $first
                     && $text->is($i - 1, 'what', 'how', 'as', 'is', 'so');
+                // "when the spoon leaves a road it is nearly there"
+                $isBehind = $isBehind || ($span->is(SpanKind::OnTheWay) && null === $opener && !$hasVerb && $i > $first
+                    && $text->is($i, 'nearly'));
                 if ($isBehind) {
                     $opener = $span;
                 } elseif (!$isInside) {
@@ -182,6 +198,14 @@ final readonly class Fragments
                     $close($i);
                 }
                 $opener = $span;
+            } elseif (
+                $span->is(SpanKind::Verb) && VerbForm::Does === $span->form && $span->isDone(Action::Add)
+                && SpanKind::Until === $opener?->kind && 'when' === $text->at($opener->first)?->word
+                && null !== ($noun = $this->nounBefore($text, $i, $opener->next + 1))
+            ) {
+                // "when it bubbles the paste goes in"
+                $close($noun);
+                $hasVerb = true;
             } elseif ($span->is(SpanKind::Verb) && $this->purpose->isOrder($text, $span)) {
                 $isNew = null === $opener
                     ? $hasVerb
@@ -207,6 +231,18 @@ final readonly class Fragments
         $close($to);
 
         return $pieces;
+    }
+
+    /** @return int|null where "the paste" begins before a verb */
+    private function nounBefore(Text $text, int $i, int $least): ?int
+    {
+        for ($at = $i - 1; $at > max($least, $i - 4); --$at) {
+            if ($text->is($at, 'the')) {
+                return $at;
+            }
+        }
+
+        return null;
     }
 
     /** "don't boil it" at the beginning of a piece, "it isn't turned" before its verb. */

@@ -21,13 +21,23 @@ final readonly class Frame
     public static function of(Text $text): self
     {
         $makes = $keeps = $served = null;
-        foreach ($text->sentences as [$from, $to]) {
+        $kept = $titled = null;
+        foreach ($text->sentences as $k => [$from, $to]) {
             for ($i = $from; $i < $to; ++$i) {
                 $makes ??= self::makes($text, $i, $from, $to);
                 $keeps ??= self::keeps($text, $i, $from, $to);
             }
-            $served ??= self::served($text->words($from, $to));
+            $words = (string) preg_replace('/\s+/', ' ', $text->words($from, $to));
+            $served ??= self::served($words);
+            // "keep it hot" says it where nothing else does, and "rice in milk, cold" by its name.
+            if (1 === preg_match('/\bkeep (?:it|them) (hot|warm|cold)\b/i', $words, $match)) {
+                $kept ??= self::as($match[1]);
+            }
+            if (0 === $k && 1 === preg_match('/, (?:\p{L}+ )?(hot|warm|cold|chilled)\W*$/iu', $words, $match)) {
+                $titled = self::as($match[1]);
+            }
         }
+        $served ??= $titled ?? $kept;
 
         return new self(self::name($text), $makes, $keeps, $served);
     }
@@ -36,13 +46,13 @@ final readonly class Frame
     {
         $at = null;
         if (
-            $text->is($i, 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets')
+            $text->is($i, 'dishes', 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets')
             || ($text->is($i, 'get') && $text->is($i - 1, 'you'))
         ) {
             $at = $i + 1;
         } elseif ($text->phrase($i, 'comes to') > 0 || $text->phrase($i, 'come to') > 0 || $text->phrase($i, 'enough for') > 0) {
             $at = $i + 2;
-        } elseif ($i === $from && $text->is($i, 'for')) {
+        } elseif ($text->is($i, 'for') && ($i === $from || (Numbers::near($text, $i + 1)?->next >= $to && $text->is($i - 1, ',')))) {
             $at = $i + 1;
         } elseif ($i === $from) {
             $at = $i;
@@ -64,8 +74,18 @@ final readonly class Frame
                 return (string) round($guests->from);
             }
         }
+        // "rain clouds, for a hundred", "it's for ten"
+        if ($text->is($i, 'for') && $text->is($i - 1, "it's", 'is')) {
+            $at = $i + 1;
+        }
+        if ($text->is($i, 'for') && $from === ($text->sentences[0][0] ?? -1)) {
+            $guests = Numbers::near($text, $text->is($i + 1, 'a') && $text->is($i + 2, 'hundred') ? $i + 1 : $i + 1);
+            if (null !== $guests && $guests->from >= 10 && ($guests->next >= $to || $text->is($guests->next, ',', 'people', 'guests', 'and'))) {
+                return (string) round($guests->from);
+            }
+        }
         // "divide it into eighteen"
-        if ($text->is($i, 'into') && 1 === preg_match('/\bdivide|\bpart\b/i', $text->words($from, $i))) {
+        if ($text->is($i, 'into', 'in') && 1 === preg_match('/\bdivide|\bpart\b|\bcut\b/i', $text->words($from, $i))) {
             $at = $i + 1;
         }
         if (null === $at) {
@@ -81,18 +101,21 @@ final readonly class Frame
         $next = $text->at($number->next)->word ?? '.';
         $isCounted = 1 === preg_match(
             '/^(?:pieces?|bowls?|glasses|cups|people|persons|guests|small|balls|squares|fingers|as|in|of|or|each|,|rings|diamonds|cakes'
-                .'|servings|portions|wedges|with|for|if|because|and|\.|\?|eaters|heads)$/u',
+                .'|servings|portions|wedges|with|for|if|because|and|\.|\?|eaters|heads|plates|parcels|bars|breads|slices|cubes|rolls)$/u',
             $next,
         )
             || $number->next >= $to;
         $isShort = $i === $from
             && !$text->is($i, 'for')
             && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
-        $counted = '/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers)$/';
+        $counted = '/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers|plates|parcels|bars|breads|slices'
+            .'|cubes|rolls)$/';
+        // "About fifty." by itself
+        $isAbout = $i === $from && $text->is($i, 'about', 'around', 'roughly', 'nearly') && $number->next >= $to;
         // "Two cups water" is no yield; "Six bowls, warm" is one.
         $goesOn = $number->next + 1 < $to
             && !$text->is($number->next + 1, ',', 'they', 'it', 'in', 'and', 'warm', 'hot', 'cold');
-        if (!$isCounted || ($isShort && ($goesOn || 1 !== preg_match($counted, $next)))) {
+        if (!$isCounted || (!$isAbout && $isShort && ($goesOn || 1 !== preg_match($counted, $next)))) {
             return null;
         }
 
@@ -101,7 +124,11 @@ final readonly class Frame
 
     private static function keeps(Text $text, int $i, int $from, int $to): ?string
     {
-        $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat');
+        if ($i === $from && 1 === preg_match('/^\W*(?:on )?(?:the )?same day\b/i', $text->words($i, $to))) {
+            return '1 day';
+        }
+        $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat', 'holds', 'crisp', 'fresh')
+            || ($text->is($i, 'hold', 'stay') && $text->is($i - 1, 'they', 'it', 'and'));
         $isAlone = $i === $from;
         if (!$says && !$isAlone) {
             return null;
@@ -136,18 +163,15 @@ final readonly class Frame
     {
         if (
             1 === preg_match(
-                '/\b(?:serve[ds]?|eat|eaten|offered|nicest|best|good)\b(?: it| them| that)?(?: straight)?,? ?(hot|warm|lukewarm|cold'
-                    .'|chilled|at once)\b/i',
+                '/\b(?:serve[ds]?|ladle|dish|eat|eaten|drink|drunk|offered|nicest|best|good)\b(?: it| them| that)?(?: out| up)?(?: straight)?,? ?(hot|warm|lukewarm|cold'
+                    .'|chilled|at once|straight away|immediately)\b/i',
                 $sentence,
                 $match,
             )
         ) {
             return self::as($match[1]);
         }
-        if (1 === preg_match('/\bkeep (?:it|them) (hot|warm|cold)\b/i', $sentence, $match)) {
-            return self::as($match[1]);
-        }
-        if (1 === preg_match('/^(hot|warm|cold|chilled)\b,? (?:in|with|for|on)\b/i', $sentence, $match)) {
+        if (1 === preg_match('/^(hot|warm|lukewarm|cold|chilled)\b,? (?:in|with|for|on|straight|from|\p{L}+ in)\b/iu', $sentence, $match)) {
             return self::as($match[1]);
         }
 
@@ -163,7 +187,7 @@ final readonly class Frame
         return match (mb_strtolower($word)) {
             'lukewarm' => 'warm',
             'chilled' => 'cold',
-            'at once' => 'hot',
+            'at once', 'straight away', 'immediately' => 'hot',
             default => mb_strtolower($word),
         };
     }

@@ -13,29 +13,77 @@ final readonly class Meaning
     {
     }
 
-    /** @param list<string> $ids */
-    public function process(Action $action, array $ids, string $words, Fragment $piece): ?Process
+    /**
+     * @param list<string> $ids
+     * @param bool         $isTimed whether a time stands by itself behind the piece
+     */
+    public function process(Action $action, array $ids, string $words, Fragment $piece, bool $isTimed = false): ?Process
     {
         $stream = $this->pots->streams->current();
         $isTold = $piece->has(SpanKind::Time) || $this->hasSign($words);
+        $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
+        if (\in_array($action, [Action::Add, Action::Dip, Action::Shape], true) && $this->isIntoFat($words) && Action::Shape !== $action) {
+            return Process::DeepFry;
+        }
         switch ($action) {
+            case Action::Prepare:
+                if ([] === $ids && \in_array($last, [Process::Set, Process::Score, Process::Chill], true)) {
+                    return Process::Cut;
+                }
+                // "scrape the sides": in a pot that cooks nothing is prepared.
+                return [] === $ids && $stream->isHot && !$this->pots->streams->beginsNext
+                    && 1 !== preg_match('/\b(?:them|these|those)\b/i', $words)
+                    && !\in_array($last, [Process::Parch, Process::Roast, Process::Steam, Process::FryGarnish], true)
+                    ? null
+                    : Process::Prepare;
+            case Action::Shape:
+                // "Wrap it in foil", "wrap and rest"
+                return [] === $ids && 1 === preg_match('/^\W*(?:and )?wrap(?: and\b|(?: \p{L}+){0,3} (?:foil|cloth|towel|paper|film)|\W|$)/iu', $words)
+                    ? null
+                    : Process::Shape;
             case Action::Stir:
-                return $isTold
+                // "stir it into a litre of water"
+                if (
+                    !$stream->isHot
+                    && [] !== array_intersect($ids, ['water', 'milk'])
+                    && 1 === preg_match('/\bstirs? (?:it|them|this|the \p{L}+) into\b/iu', $words)
+                ) {
+                    return Process::MixIn;
+                }
+
+                return ($isTold || $isTimed)
                     && (
                         $stream->isHot
+                        || $piece->has(SpanKind::Fire)
                         || [] !== $this->pots->counter->adding
                         || (null === $stream->last && [] !== $this->pots->counter->waiting)
                     ) ? ProcessOf::cooking($action, $ids, $words, $stream, $this->pots->counter->pan(), false) : null;
             case Action::Leave:
-                if (!$isTold) {
+                // "keep it on the lowest flame for five minutes"
+                if ($isTold && $stream->isHot && !$stream->isOff && $piece->has(SpanKind::Fire) && !$piece->has(SpanKind::FlameOff)) {
+                    return Process::Simmer;
+                }
+                // What is under pressure comes down by itself.
+                if (!$isTold || Process::Pressure === $last) {
                     return null;
                 }
 
                 if (1 === preg_match('/\b(?:dough|batter)\b/i', $words)) {
                     return Process::Rest;
                 }
+                if (!$stream->isHot && 1 === preg_match('/\bin (?:\p{L}+ )?water\b/iu', $words)) {
+                    return Process::Soak;
+                }
+                if (1 === preg_match('/\b(?:cold|lukewarm|cool|bear|hold your)\b/i', $words) && $stream->isHot) {
+                    return Process::Cool;
+                }
                 if (null === $stream->last) {
-                    return [] === $this->pots->counter->waiting ? null : ($this->pots->isScalded ? Process::Steep : Process::Rest);
+                    return match (true) {
+                        [] === $this->pots->counter->waiting => null,
+                        $this->pots->isScalded => Process::Steep,
+                        $this->isUnderWater($this->pots->counter->waits()) => Process::Soak,
+                        default => Process::Rest,
+                    };
                 }
 
                 $isWetted = !$stream->isHot
@@ -51,24 +99,68 @@ final readonly class Meaning
                     return Process::Soak;
                 }
 
+                if (Process::MixIn === $last && !$stream->isHot && $this->isUnderWater($stream->holds)) {
+                    return Process::Soak;
+                }
+
                 return ProcessOf::waiting(
-                    $this->pots->steps[$stream->last]->process,
-                    $stream->isHot,
+                    $this->before(Process::Garnish),
+                    $stream->isHot && [] !== array_diff($stream->holds, ['milk', 'water', 'sugar', 'cream']),
                     $stream->isOff || $piece->has(SpanKind::FlameOff),
                 );
             case Action::Add:
                 return $this->adds($ids, $words, $stream);
             case Action::Garnish:
-                if ([] !== $ids && [] === array_filter($ids, static fn (string $id): bool => !ProcessOf::isFat($id))) {
+                if (
+                    [] !== $ids
+                    && [] === array_filter($ids, static fn (string $id): bool => !ProcessOf::isFat($id) && 'water' !== $id)
+                ) {
                     return null;
                 }
 
                 return [] === $ids && !$this->namesOther($words, $ids) ? null : Process::Garnish;
             case Action::Set:
-                return $piece->has(SpanKind::Fire) || 1 === preg_match('/\b(?:flame|fire|stove)\b/i', $words) ? null : Process::Set;
+                if (1 === preg_match('/\bto dry\b/i', $words)) {
+                    return null;
+                }
+                if (!$piece->has(SpanKind::Fire) && 1 !== preg_match('/\b(?:flame|fire|stove)\b/i', $words)) {
+                    return Process::Set;
+                }
+
+                // "set it over a medium flame": what stands there begins to cook.
+                return $stream->isHot || [] === [...$this->pots->counter->waiting, ...$this->pots->counter->adding] || $piece->has(SpanKind::FlameOff)
+                    ? null
+                    : Process::Simmer;
             default:
+                if (\in_array($action, [Action::Boil, Action::Simmer], true) && 1 === preg_match('/^\W*(?:\p{L}+ )?\p{L}+ (?:the|a) syrup\b/iu', $words)
+                    && !$this->isSyrupMade()) {
+                    $this->pots->streams->beginsNext = true;
+
+                    return Process::Syrup;
+                }
                 if (Action::Simmer === $action && 1 === preg_match('/\b(?:your|the) (?:hands?|palms)\b/i', $words)) {
                     return null;
+                }
+                if (Action::Dip === $action && $this->isSyrupBeside() && \in_array(
+                    $last,
+                    [Process::DeepFry, Process::Roast, Process::Griddle, Process::Drain],
+                    true,
+                )) {
+                    return Process::Dunk;
+                }
+                if (Action::Dip === $action && Process::Syrup === $last && $this->namesOther($words, $ids)) {
+                    return Process::Dunk;
+                }
+                // What was dropped into the syrup cooks there.
+                if (\in_array($action, [Action::Boil, Action::Simmer], true) && [] === $ids && [] !== $this->pots->joining) {
+                    return Process::Simmer;
+                }
+                if (
+                    Action::Fry === $action
+                    && [] === array_filter($ids, static fn (string $id): bool => !ProcessOf::isFat($id))
+                    && \in_array($last, [Process::Shape, Process::Cut], true)
+                ) {
+                    return Process::DeepFry;
                 }
                 if ([] === array_diff($ids, ['water']) && \in_array(
                     $action,
@@ -85,7 +177,9 @@ final readonly class Meaning
                         ProcessOf::SEASONING,
                     )
                     && [] === array_intersect($stream->holds, ['milk', 'semolina', ...ProcessOf::SWEET])
-                    && (Action::Melt === $action || $piece->has(SpanKind::Stage) || 1 === preg_match('/\bsyrup\b/i', $words))) {
+                    && (Action::Melt === $action || $piece->has(SpanKind::Stage) || 1 === preg_match('/\bsyrup\b/i', $words)
+                        || (\in_array('water', [...$ids, ...$this->pots->counter->added()], true)
+                            && !\in_array('milk', $this->pots->counter->added(), true)))) {
                     // "jaggery 400 g, water four spoons. Melt": a syrup beside what stands.
                     array_push($this->pots->counter->waiting, ...$this->pots->counter->adding);
                     $this->pots->counter->adding = [];
@@ -95,15 +189,79 @@ final readonly class Meaning
                     ? $this->pots->counter->waits()
                     : $ids;
 
-                return ProcessOf::cooking(
+                $process = ProcessOf::cooking(
                     $action,
                     $here,
                     $words,
-                    $stream,
+                    $this->pots->streams->beginsNext ? new Stream(-1) : $stream,
                     $this->pots->counter->pan(),
                     $piece->has(SpanKind::Stage) || 1 === preg_match('/\b(?:string|syrup|tacky|ball)\b/i', $words),
                 );
+                // "the third milk in, it boils ten minutes": what boils on in a pot that is full simmers.
+                $isOn = Process::Boil === $process && $piece->has(SpanKind::Time) && $stream->isHot && !$this->pots->streams->beginsNext;
+
+                return $isOn && [] === $ids && [] !== array_diff($stream->holds, ['milk', 'water']) ? Process::Simmer : $process;
         }
+    }
+
+    /** Whether what is told goes into deep fat: "squeeze circles into the fat", "pour the batter on", with the fat hot. */
+    public function isIntoFat(string $words): bool
+    {
+        [$isHot, $isDeep] = $this->pots->counter->pan();
+        $shaped = '/\b(?:batter|rings?|circles|spirals|coils|spoonfuls?|dough|drops|balls|pieces|strips|discs|twists|parcels)\b/i';
+
+        return 1 === preg_match('/\b(?:into|in) (?:the )?(?:hot |smoking |deep )?(?:oil|fat|ghee)\b/i', $words)
+                && ($isHot || 1 === preg_match($shaped, $words))
+            || $isHot && $isDeep && 1 === preg_match($shaped, $words) && 1 === preg_match('/\b(?:pour|drop|press|squeeze|slide|lower|slip)/i', $words);
+    }
+
+    /**
+     * Something dry that stands with water, and is no batter: it soaks.
+     *
+     * @param list<string> $ids
+     */
+    private function isUnderWater(array $ids): bool
+    {
+        return \in_array('water', $ids, true)
+            && [] === array_intersect($ids, ['yoghurt', 'buttermilk', 'yeast', 'baking-soda', 'ghee', 'sugar', 'semolina']);
+    }
+
+    private function isSyrupMade(): bool
+    {
+        foreach ($this->pots->steps as $step) {
+            if (Process::Syrup === $step->process) {
+                return true;
+            }
+        }
+
+        return [] !== array_filter($this->pots->streams->all, static fn (Stream $s): bool => \in_array('syrup', $s->names, true) && null !== $s->last);
+    }
+
+    /** Whether a syrup stands beside. */
+    private function isSyrupBeside(): bool
+    {
+        foreach ($this->pots->streams->open() as $other) {
+            $isOther = $other->id !== $this->pots->streams->current()->id && null !== $other->last;
+            if ($isOther && Process::Syrup === $this->pots->steps[$other->last]->process) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The last process of the pot but for this one. */
+    private function before(Process $but): ?Process
+    {
+        $stream = $this->pots->streams->current();
+        for ($n = $stream->last ?? -1; $n >= 0; --$n) {
+            $step = $this->pots->steps[$n];
+            if ($step->stream === $stream->id && $step->process !== $but) {
+                return $step->process;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -119,9 +277,19 @@ final readonly class Meaning
 
         return match (true) {
             1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words) => Process::Chill,
+            1 === preg_match('/\b(?:beat|whisk|whip|rub)\b.*\b(?:minutes?|mins?)\b/i', $words) => Process::MixIn,
+            1 === preg_match('/\bthrough (?:a|the) (?:\p{L}+ )?sieve\b/iu', $words) => $isLiquid || $stream->isHot ? Process::Strain : Process::Sieve,
             1 === preg_match('/\b(?:in|into) the cooker\b|\bwhistle/i', $words) => Process::Pressure,
+            // "the figs go into hot water for twenty minutes"
+            \in_array('water', $ids, true) && !$stream->isHot && 1 === preg_match(
+                '/\b(?:go|goes|put|lie|lay|left|leave)\b.*\b(?:in|into) (?:\p{L}+ )?water\b.*\b(?:minutes?|hours?|overnight)\b/iu',
+                $words,
+            ) => Process::Soak,
             !$isLiquid && 1 === preg_match('/\b(?:on top|over the top|over them)\b/i', $words) => Process::Garnish,
-            1 === preg_match('/\b(?:tray|plate|thali|slab|moulds?)\b/i', $words)
+            [] !== $ids && 1 === preg_match('/\bgo(?:es)? (?:over|on|onto) .*\b(?:fire|flame|heat)\b/i', $words)
+                && [] !== array_filter($ids, ProcessOf::isFat(...)) => Process::Roast,
+            !\in_array($last, [Process::Parch, Process::Roast, Process::FryGarnish, Process::DeepFry], true)
+                && 1 === preg_match('/\b(?:tray|plate|thali|slab|moulds?|marble|stone|board|frames?)\b/i', $words)
                 && 1 === preg_match('/\b(?:in|into|on|onto)\b/i', $words) => Process::Set,
             (
                 Process::DeepFry === $last
@@ -153,6 +321,19 @@ final readonly class Meaning
     /** The cooking that goes on in the pot when more is said of it. */
     public function goesOn(string $words): Process
     {
+        $stream = $this->pots->streams->current();
+        $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
+        $added = $this->pots->counter->added();
+        // "then the wheat in a litre of ghee, another twenty": what comes dry into hot fat is roasted too.
+        $isFat = [] !== array_filter([...$stream->holds, ...$added], ProcessOf::isFat(...));
+        if (
+            $isFat && [] !== $added && [] === array_intersect($added, ['water', 'milk', 'cream', 'sugar', 'jaggery', 'coconut-milk'])
+            && \in_array($last, [Process::Roast, Process::FryGarnish, Process::Bloom, Process::Parch], true)
+            && [] === array_intersect($stream->holds, ['water', 'milk'])
+        ) {
+            return Process::Roast;
+        }
+
         return ProcessOf::cooking(Action::Stir, [], $words, $this->pots->streams->current(), $this->pots->counter->pan(), false)
             ?? Process::Simmer;
     }

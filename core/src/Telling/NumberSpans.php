@@ -50,8 +50,10 @@ final readonly class NumberSpans
     private function time(Text $text, NumberAt $number, int $at): ?Span
     {
         $unit = self::MINUTES[$text->at($at)->word ?? ''] ?? null;
-        // "then another fifteen"
-        if (null === $unit && $text->is($number->first, 'another') && !($text->at($at)?->isWord() ?? false)) {
+        // "then another fifteen", "five minutes, then on low for twenty"
+        $isMinutes = $text->is($number->first, 'another') || ($text->is($number->first - 1, 'for')
+            && 1 === preg_match('/\bminutes\b/i', $text->words(max(0, $number->first - 14), $number->first)));
+        if (null === $unit && $isMinutes && !($text->at($at)?->isWord() ?? false)) {
             return new Span(SpanKind::Time, $number->first, $number->next, $number->from, $number->to);
         }
         // "a second milk"
@@ -135,8 +137,14 @@ final readonly class NumberSpans
             return new Span(SpanKind::Measure, $number->first, $next, 1000 * $from, 1000 * $to, SpokenUnit::Gram);
         }
         // "1 cup + 2 tbsp sugar", "a cup plus two spoons of sugar": one amount.
-        $more = $text->is($next, '+', 'plus') ? Numbers::near($text, $next + 1) : null;
+        $more = $text->is($next, '+', 'plus') || ($text->is($next, 'and') && \in_array($unit[0], [SpokenUnit::Kilogram, SpokenUnit::Litre], true))
+            ? Numbers::near($text, $next + 1)
+            : null;
         $moreUnit = null === $more ? null : SpokenUnit::in($text, $more->next);
+        // "a kilo and 800 g of jaggery" is one amount, "a kilo and a litre of milk" two.
+        if ($text->is($next, 'and') && !\in_array($moreUnit[0] ?? null, [SpokenUnit::Gram, SpokenUnit::Millilitre], true)) {
+            $more = null;
+        }
         if (null !== $more && null !== $moreUnit) {
             $times = self::ratio($moreUnit[0], $unit[0]);
             if (null !== $times) {

@@ -15,6 +15,8 @@ final class Pots
     /** What is in most pots names none of them. */
     private const COMMON = ['water', 'milk', 'sugar', 'ghee', 'salt', 'cardamom', 'frying-oil', 'saffron'];
 
+    private const NUTS = ['cashews', 'cashew-pieces', 'almonds', 'walnuts', 'pistachios', 'peanuts', 'pine-nuts', 'hazelnuts'];
+
     /** After these what is added goes on top. */
     private const FINISHED = [Process::Cut, Process::Set, Process::Score, Process::Shape, Process::Chill, Process::Portion,
         Process::TurnOut, Process::Griddle, Process::Dunk, Process::DeepFry, Process::Steam];
@@ -90,7 +92,7 @@ final class Pots
                 && $this->counter->addedIn === $piece->sentence
                 || !\in_array($process, [Process::FryGarnish, Process::Syrup, Process::DeepFry, Process::Griddle, Process::Parch], true)
             );
-        $everything = 1 === preg_match('/\b(?:everything|all together|all of it|them all|the two|both)\b/i', $words);
+        $everything = 1 === preg_match('/\b(?:everything|all together|all of it|them all|the two|both)\b(?! sides)/i', $words);
         $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
         $isIt = 1 === preg_match('/\b(?:it|them|this|these|the mixture|everything)\b/i', $words)
             && ([] === $own || 1 === preg_match('/^\W*(?:\w+\W+){0,3}?(?:it|them|this|these|the mixture|everything)\b/i', $words));
@@ -109,6 +111,10 @@ final class Pots
 
             return $before;
         }
+        // What is shaped or kneaded is no syrup.
+        if (\in_array($process, [Process::Shape, Process::Knead], true) && !$this->streams->beginsNext) {
+            $this->leaveSyrup($piece->sentence);
+        }
         // Nuts and saffron are seen to beside the pot, and the telling goes on with the pot.
         $isAside = \in_array($process, [Process::FryGarnish, Process::Infuse], true);
         $main = $this->streams->current();
@@ -121,9 +127,8 @@ final class Pots
                     $kept = $this->counter->adding;
                     $this->counter->adding = [];
                 } elseif (!$this->counter->addedByVerb) {
-                    // What was only named waits until it is said where it goes.
-                    $this->counter->list($this->counter->adding);
-                    $this->counter->adding = [];
+                    // What was only named waits until it is said where it goes; into a hot pot it went a sentence ago.
+                    $this->counter->listAdded($main->isHot ? $piece->sentence : null);
                 }
                 $this->flush($piece->sentence, false);
                 if ($this->streams->beginsNext || null !== $this->streams->current()->last) {
@@ -240,10 +245,40 @@ final class Pots
             if (!\in_array($amount->thing->id ?? '', self::COMMON, true)) {
                 $stream->names[] = mb_strtolower($amount->named);
             }
+            if (\in_array($amount->thing->id ?? '', self::NUTS, true)) {
+                $stream->names[] = 'nuts';
+            }
         }
         $stream->holds = array_values(array_unique($stream->holds));
         $this->steps[] = $step;
         $stream->went(\count($this->steps) - 1, $step->process);
+    }
+
+    private function leaveSyrup(int $sentence): void
+    {
+        $syrup = $this->streams->current();
+        $isSyrup = null !== $syrup->last && [] === array_diff($syrup->holds, ProcessOf::SWEET, ProcessOf::SEASONING)
+            && [] !== array_intersect($syrup->holds, ProcessOf::SWEET);
+        $others = array_filter($this->streams->open(), static fn (Stream $s): bool => $s->id !== $syrup->id
+            && [] !== array_diff($s->holds, ProcessOf::SWEET, ProcessOf::SEASONING));
+        if ($isSyrup && [] !== $others) {
+            $this->flush($sentence, false);
+            $this->streams->goOnWith($others[array_key_last($others)]);
+        }
+    }
+
+    /** "Almonds, soaked and slivered, over the top": what was seen to beside the pot goes on it. */
+    public function goesOnTop(Fragment $piece): bool
+    {
+        $beside = $this->streams->current();
+        $others = array_filter($this->streams->open(), static fn (Stream $s): bool => $s->id < $beside->id);
+        if (null === $beside->last || [] === $others || $this->steps[$beside->last]->sentence !== $piece->sentence) {
+            return false;
+        }
+        $this->joining[] = $beside;
+        $this->streams->goOnWith($others[array_key_last($others)]);
+
+        return true;
     }
 
     public function lastStep(): ?ToldStep

@@ -27,7 +27,7 @@ final class ProcessOf
         .'|heavy|dry)/i';
 
     private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white'
-        .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the spoon|in a lump)/i';
+        .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the (?:spoon|spatula|ladle)|gather it|to a ball|makes? a ball|in a lump)/i';
 
     /**
      * @param list<string>      $ids   what is named beside the verb
@@ -53,7 +53,9 @@ final class ProcessOf
             Action::Rest => Process::Rest,
             Action::Dry => Process::Dry,
             Action::Parch => Process::Parch,
-            Action::Roast => self::roast($ids, $words, $pan[0]),
+            // "and roast two minutes more" goes on in the fat that is there.
+            Action::Roast => self::roast($ids, $words, $pan[0] || ($stream->isHot && [] !== array_intersect($stream->holds, self::FATS)
+                && ([] === $ids || 1 === preg_match('/\b(?:more|another|further)\b/i', $words)))),
             Action::Fry => self::fry($ids, $words, $pan[1]),
             Action::DeepFry => Process::DeepFry,
             Action::ShallowFry, Action::Griddle => Process::Griddle,
@@ -74,10 +76,14 @@ final class ProcessOf
             ) ? Process::Syrup : Process::Boil,
             Action::Reduce => Process::Reduce,
             Action::Simmer => match (true) {
+                // "cook it in two spoons of ghee"
+                $isFatOnly && [] !== $stream->holds && 1 === preg_match('/\b(?:it|them|these|this) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
+                    ? Process::StirToBall
+                    : Process::Roast,
                 $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,
                 1 === preg_match('/\bcooker\b|\bwhistle/i', $words) => Process::Pressure,
                 1 === preg_match('/\bgriddle\b|\btawa\b/i', $words) => Process::Griddle,
-                1 === preg_match('/\bdown\b(?! low)/i', $words) => Process::Reduce,
+                1 === preg_match('/\b(?:cook|boil|simmer|go|come|bring)\p{L}*(?: \p{L}+){0,3} down\b(?! low)/iu', $words) => Process::Reduce,
                 $saysStage && [] !== array_intersect($all, self::SWEET), self::isSyrup($all, $ids) => Process::Syrup,
                 1 === preg_match(self::FIRM_BALL, $words) => Process::StirToBall,
                 default => Process::Simmer,
@@ -111,6 +117,14 @@ final class ProcessOf
     public static function isFat(string $id): bool
     {
         return \in_array($id, self::FATS, true);
+    }
+
+    /** @param list<string> $ids */
+    private static function isSpice(array $ids): bool
+    {
+        $solid = array_diff($ids, self::FATS);
+
+        return [] !== $solid && [] === array_diff($solid, ['cloves', 'cardamom-pods', 'cinnamon', 'fennel', 'cumin', 'bay-leaf', 'star-anise']);
     }
 
     /** @param list<string> $ids */
@@ -160,6 +174,7 @@ final class ProcessOf
         }
 
         return match (true) {
+            $isInFat && self::isSpice($ids) => Process::Bloom,
             $isInFat && self::isGarnish($ids) => Process::FryGarnish,
             $isInFat => Process::Roast,
             default => Process::Parch,
@@ -169,10 +184,16 @@ final class ProcessOf
     /** @param list<string> $ids */
     private static function fry(array $ids, string $words, bool $isDeep): Process
     {
-        if ($isDeep || 1 === preg_match('/\b(?:deep|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i', $words)) {
+        if ($isDeep || 1 === preg_match('/\b(?:deep(?! (?:brown|gold|red|pink))|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i', $words)) {
             return Process::DeepFry;
         }
 
-        return self::isGarnish($ids) ? Process::FryGarnish : Process::Roast;
+        return match (true) {
+            self::isSpice($ids) => Process::Bloom,
+            [] === array_diff($ids, self::FATS) && 1 === preg_match('/\bnuts\b/i', $words) => Process::FryGarnish,
+            self::isGarnish(array_diff($ids, 1 === preg_match('/\b(?:bits|pieces|slivers|chips|slices)\b/i', $words) ? ['coconut'] : [])),
+            ['coconut', 'ghee'] === $ids, ['ghee', 'coconut'] === $ids => Process::FryGarnish,
+            default => Process::Roast,
+        };
     }
 }

@@ -8,18 +8,26 @@ namespace FeastLadle\Telling;
 final readonly class Purpose
 {
     /** Participles behind a thing that are work of their own: "lentils, soaked for three hours". */
-    private const WORK_WHEN_DONE = [Action::Soak, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry, Action::Parch, Action::Melt,
+    private const WORK_WHEN_DONE = [Action::Soak, Action::Reduce, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry, Action::Parch, Action::Melt,
         Action::Boil, Action::Steam, Action::Strain, Action::Infuse, Action::DeepFry, Action::Mash];
 
     /** These only where more is said of them: "ground to a paste with milk", "roasted for three minutes". */
     private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead,
         Action::Simmer, Action::Stir, Action::Shape];
 
+    /** "In a hot pot it splits", "it stiffens when it stands: loosen it": what goes wrong, told without an "if". */
+    private const FAILS = '/\b(?:it|they|the \p{L}+) (?:splits?|curdles?|burns?|sinks?|collapses?|crumbles?|cracks?|weeps?|seizes?|shrinks?'
+        .'|falls? apart|fall apart|boils? over|goes (?:loose|flat|limp|grainy|slimy|gluey|rancid))\b/iu';
+
+    private const STANDS = '/^\W*(?:it|they) (?:thickens?|stiffens?|hardens?|sets?|dries|firms?(?: up)?|gets? thick\p{L}*)\b/iu';
+
+    private const MENDS = '/^\W*(?:so |then |just )?(?:loosen|thin|stir in|dilute|soften|warm|keep .* water|have .* water)\b/i';
+
     /** Of the cook, not of the sweet. */
     private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
 
     /** "they start to jump", "the skin shines": what one sees. */
-    private const SEEN = '/^\W*(?:then )?(?:(?:it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
+    private const SEEN = '/^\W*(?:then |now |soon |in the morning |by (?:the )?morning |by then |after that )?(?:(?:it\'ll|they\'ll|it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
         .' (?!is for\b|is what\b|the\b)\p{L}+|the \p{L}+ (?:is|are|has|have|will|comes?|turns?|goes|begins?|starts?|stands?|becomes?|gets?'
         .'|smells?|looks?|shows?|rises?|swells?|falls?|moves?|leaves?|lets?|\p{L}+s)\b)/iu';
 
@@ -40,7 +48,72 @@ final readonly class Purpose
 
     public function isOrder(Text $text, Span $verb): bool
     {
-        return VerbForm::Plain === $verb->form && !$text->is($verb->first - 1, 'to') && !$this->isModal($text, $verb->first - 1);
+        if (VerbForm::Does === $verb->form) {
+            return $this->lexicon->isIn('people', $text->at($verb->first - 1)->word ?? '');
+        }
+
+        return VerbForm::Plain === $verb->form
+            && !$text->is($verb->first - 1, 'to')
+            && !$this->isNoOrder($text, $verb->first)
+            && (!$this->isModal($text, $verb->first - 1) || $this->isInIt($text, $verb->first));
+    }
+
+    /** Whether it is told behind a piece how to loosen it. */
+    public function isMended(Text $text, int $next): bool
+    {
+        return 1 === preg_match(self::MENDS, $text->words($next + 1, $next + 4));
+    }
+
+    /** "It thickens overnight; thin it with milk": the second half. */
+    public function isMending(Text $text, int $sentence): bool
+    {
+        [$from, $to] = $text->sentences[$sentence];
+        $before = $text->sentences[$sentence - 1] ?? null;
+
+        return null !== $before
+            && $text->is($before[1], ';')
+            && 1 === preg_match(self::MENDS, $text->words($from, min($to, $from + 3)))
+            && 1 === preg_match(self::STANDS, $text->words(...$before));
+    }
+
+    /** "so it doesn't break", "let me cook", "before you cut": nobody is told to. */
+    private function isNoOrder(Text $text, int $i): bool
+    {
+        return $this->lexicon->isIn('negations', $text->at($i - 1)->word ?? '')
+            || $text->is($i - 1, 'me', 'us', 'him', 'her', 'as', 'than', 'like')
+            || ($text->is($i - 1, 'you', 'we', 'i', 'they', 'one', 'people')
+                && $text->is($i - 2, 'before', 'while', 'than', 'as', 'what', 'where', 'how'));
+    }
+
+    /** "in it fry the nuts" */
+    private function isInIt(Text $text, int $i): bool
+    {
+        return $text->is($i - 1, 'it', 'this', 'that') && $text->is($i - 2, 'in', 'into');
+    }
+
+    /** "The milk has to be boiled down first, forty minutes": what is told with its time is done, whoever does it. */
+    private function hasToBe(Text $text, Span $verb): bool
+    {
+        $isAsked = $text->is($verb->first - 1, 'be') && ($text->is($verb->first - 2, 'must', 'should')
+            || ($text->is($verb->first - 2, 'to') && $text->is($verb->first - 3, 'has', 'have', 'needs', 'need')));
+
+        return $isAsked
+            && $verb->isDone(Action::Reduce, Action::Soak, Action::Boil, Action::Simmer, Action::Strain, Action::Grind, Action::Roast,
+                Action::Steam, Action::Knead, Action::Sieve, Action::Rinse, Action::Drain, Action::Dry)
+            && 1 === preg_match('/\b(?:minutes?|mins?|hours?|overnight|days?)\b/i', $text->words($verb->next, $verb->next + 10));
+    }
+
+    /** "and you should mash it": asked of the cook; "you should see", "you can hold" is not. */
+    private function isAsked(Text $text, int $i): bool
+    {
+        // "it must cook for forty minutes", "they have to stand for an hour"
+        $isTimed = ($text->is($i - 1, 'must', 'should') || ($text->is($i - 1, 'to') && $text->is($i - 2, 'has', 'have', 'needs', 'need')))
+            && $text->is($i, 'cook', 'simmer', 'boil', 'rest', 'stand', 'soak', 'steam', 'chill', 'cool', 'dry', 'rise', 'ferment', 'set', 'steep')
+            && 1 === preg_match('/^[^.;:]{0,30}\b(?:minutes?|mins?|hours?|overnight|while)\b/i', $text->words($i + 1, $i + 8));
+
+        return $isTimed || ($text->is($i - 1, 'should', 'must')
+            && $text->is($i - 2, 'you', 'we', 'i', 'one')
+            && !$text->is($i - 3, 'that', 'until', 'till', 'when', 'if'));
     }
 
     /** @param list<Span> $spans */
@@ -51,6 +124,16 @@ final readonly class Purpose
             if ($span->is(SpanKind::Negation)) {
                 $negated = $span;
                 break;
+            }
+        }
+        foreach (null === $negated && (null === $opener || $opener->is(SpanKind::Wish)) ? $spans : [] as $span) {
+            if ($span->is(SpanKind::Verb) && $this->isAsked($text, $span->first)) {
+                return FragmentKind::Work;
+            }
+        }
+        foreach (null === $negated ? $spans : [] as $span) {
+            if ($span->is(SpanKind::Verb) && VerbForm::Done === $span->form && $this->hasToBe($text, $span)) {
+                return FragmentKind::Work;
             }
         }
         $byOpener = match ($opener?->kind) {
@@ -77,8 +160,26 @@ final readonly class Purpose
         if (HealthClaims::isIn($text->words($first, $next)) && [] === $this->verbs($text, $spans, $first)) {
             return FragmentKind::Aside;
         }
-        // "a drop must snap", "the mass should follow the spoon": by what one sees it.
         $words = $text->words($first, $next);
+        if (1 === preg_match(self::STANDS, $words) && $this->isMended($text, $next)) {
+            return FragmentKind::Wrong;
+        }
+        if (1 === preg_match('/^\W*(?:in|on|with|at|under) .*/i', $words) && 1 === preg_match(self::FAILS, $words)) {
+            return FragmentKind::Wrong;
+        }
+        // "too much milk and they spoil"
+        if (1 === preg_match('/^\W*too (?:much|little|many|few|hot|cold|thin|thick|long|early|late|wet|dry)\b.*(?:\band\b|=)/i', $words)) {
+            return FragmentKind::Wrong;
+        }
+        // "that was the old one"
+        if (1 === preg_match('/^\W*(?:that|this) was\b/i', $words)) {
+            return FragmentKind::Aside;
+        }
+        // "that makes it liquid again"
+        if (1 === preg_match('/^\W*(?:that|this|it|which) (?:makes|gets|goes|turns|becomes|will get|will turn) .*\bagain\b/i', $words)) {
+            return FragmentKind::OnTheWay;
+        }
+        // "a drop must snap", "the mass should follow the spoon": by what one sees it.
         if (
             1 === preg_match('/\b(?:must|should|has to|have to)\b/i', $words)
             && 1 !== preg_match('/\b(?:you|i|we|one) (?:must|should|have to|has to)\b/i', $words)
@@ -126,6 +227,12 @@ final readonly class Purpose
             SpanKind::FlameOff,
             SpanKind::Stage,
         ));
+        if ($isSeen && 1 === preg_match('/^\W*(?:it|they) (?:catches|catch|burns?|sticks?|spits?|splits?|curdles?|roars?)\b/i', $words)) {
+            return FragmentKind::Caution;
+        }
+        if ($isSeen && 1 === preg_match('/^\W*(?:it|they|that) (?:was|were)\b/i', $words)) {
+            return FragmentKind::Aside;
+        }
         if (
             !$isSeen
             || 1 === preg_match(
@@ -137,7 +244,7 @@ final readonly class Purpose
         }
 
         return 1 === preg_match(
-            '/\b(?:again|first|looks?|still|begins?|will look)\b/i',
+            '/\b(?:again|first|looks?|still|begins?|will look|it\'ll|they\'ll)\b/i',
             $words,
         ) ? FragmentKind::OnTheWay : FragmentKind::Done;
     }
@@ -180,6 +287,16 @@ final readonly class Purpose
         $before = $text->at($verb->first - 1)->word ?? '';
         switch ($verb->form) {
             case VerbForm::Plain:
+                if ($this->isNoOrder($text, $verb->first)) {
+                    return false;
+                }
+                if ($this->isInIt($text, $verb->first) || $this->isAsked($text, $verb->first)) {
+                    return true;
+                }
+                // "they set in forty minutes" tells how long it takes.
+                if ($hasTime && 'they' === $before && !$verb->isDone(Action::Weigh, Action::Add)) {
+                    return true;
+                }
                 // "it begins to boil" is seen, not done.
                 $isSeen = 'to' === $before
                     && $text->is($verb->first - 2, 'begins', 'begin', 'starts', 'start', 'seems', 'going', 'ready', 'needs', 'wants');
@@ -197,13 +314,23 @@ final readonly class Purpose
                     return false;
                 }
                 $next = $text->at($verb->next)->word ?? '';
+                // "cashews broken in half"
+                if ($verb->isDone(Action::Prepare, Action::Cut, Action::Part) && 'in' === $next && $text->is($verb->next + 1, 'half', 'halves', 'two', 'pieces', 'quarters', 'strips', 'cubes', 'four')) {
+                    return false;
+                }
                 // "roasted semolina", "dried petals": how it is, not what is done.
                 $isBefore = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Thing) && $s->first >= $verb->next
                     && $s->first <= $verb->next + 1);
                 if ($isBefore || $this->lexicon->isIn('states', $next)) {
                     return false;
                 }
-                $isTold = $hasTime || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown'], true);
+                // "ground dry in short bursts to a powder"
+                $isTold = $hasTime || 'then' === $before
+                    || 1 === preg_match('/^(?:[\p{L}]+ ){0,6}to an? /iu', $text->words($verb->next, $verb->next + 9).' ') || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown', 'together'], true);
+
+                if ($this->hasToBe($text, $verb)) {
+                    return true;
+                }
 
                 return ($verb->isDone(...self::WORK_WHEN_DONE) && !\in_array($before, ['be', 'is', 'are', 'was', 'were', 'not'], true))
                     || ($isTold && $verb->isDone(...self::WORK_WHEN_DONE, ...self::WORK_WHEN_TOLD));

@@ -8,7 +8,7 @@ namespace FeastLadle\Telling;
 final readonly class SecondMeasures
 {
     private const IMPRECISE = [SpokenUnit::Piece, SpokenUnit::Tin, SpokenUnit::Pack, SpokenUnit::Handful, SpokenUnit::Slice,
-        SpokenUnit::Block, SpokenUnit::Lump];
+        SpokenUnit::Block, SpokenUnit::Lump, SpokenUnit::Measure];
 
     public function __construct(private Weighed $weighed)
     {
@@ -26,6 +26,10 @@ final readonly class SecondMeasures
         $of = $told[$last];
         if ($span->is(SpanKind::Number)) {
             $from = $span->from ?? 0.0;
+            // "on low for twenty-five": minutes
+            if ($text->is($span->first - 1, 'for')) {
+                return $told;
+            }
             $isShareOfUnit = $of->isTold
                 && null !== $of->unit
                 && $from <= 1
@@ -44,6 +48,9 @@ final readonly class SecondMeasures
                 SpokenUnit::Spoon], true)) {
                 // "nutmeg half a teaspoon, cardamom one"
                 $span = new Span(SpanKind::Measure, $span->first, $span->next, $span->from, $span->to, $told[$last - 1]->unit);
+            } elseif (SpokenUnit::Gram === ($told[$last - 1]->unit ?? null) && $from >= 5) {
+                // "dry ginger fifty grams, cardamom fifty"
+                $span = new Span(SpanKind::Measure, $span->first, $span->next, $span->from, $span->to, SpokenUnit::Gram);
             } elseif ($from < Weighing::GRAMS_FROM && (null === $of->thing || !Weighing::isCounted($of->thing))) {
                 return $told;
             }
@@ -71,7 +78,10 @@ final readonly class SecondMeasures
         if (null === $of->from) {
             return self::replaced($told, $last, $amount);
         }
-        if ($this->isCorrection($text, $of->next, $span->first)) {
+        if ($text->phrase($span->next, 'at a time') > 0) {
+            return $told;
+        }
+        if ($this->isCorrection($text, $of->next, $span->first) || $this->isNet($text, $of->next, $span)) {
             return self::replaced($told, $last, $amount);
         }
         // Grams and cups beat pieces and tins: "two coconuts, that gives five cups".
@@ -90,6 +100,15 @@ final readonly class SecondMeasures
 
         // Another sort of amount in the same breath ("8 mm", "40 g each") is none of it.
         return self::replaced($told, $last, $of->beside($amount));
+    }
+
+    /** "a three kilo one, gives two kilos when it is peeled": what is left of it goes in. */
+    private function isNet(Text $text, int $from, Span $span): bool
+    {
+        $between = $text->words($from, $span->first);
+
+        return 1 === preg_match('/\b(?:gives?|leaves?|left with|comes to|yields?)\b|\b(?:in all|altogether|in total)\W*$/i', $between)
+            || $text->is($span->next, 'altogether');
     }
 
     /** "no:", "no, wait" between two amounts takes the first back. */

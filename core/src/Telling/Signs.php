@@ -21,17 +21,41 @@ final class Signs
     {
     }
 
-    /** @param list<Fragment> $pieces */
+    /**
+     * Signs behind a piece, and how long and how it is done where that stands by itself.
+     *
+     * @param list<Fragment> $pieces
+     */
     public function signsBehind(Text $text, array $pieces, int $k): string
     {
         $words = '';
         for ($n = $k + 1; $n < \count($pieces) && FragmentKind::Work !== $pieces[$n]->kind; ++$n) {
-            if (FragmentKind::Done === $pieces[$n]->kind) {
+            $isManner = FragmentKind::Bare === $pieces[$n]->kind && !$pieces[$n]->has(SpanKind::Thing, SpanKind::Measure);
+            if (FragmentKind::Done === $pieces[$n]->kind || $isManner) {
                 $words .= ' '.$text->words($pieces[$n]->first, $pieces[$n]->next);
             }
         }
 
         return $words;
+    }
+
+    /**
+     * "stir, it takes thirty minutes": a time that stands by itself right behind.
+     *
+     * @param list<Fragment> $pieces
+     */
+    public function hasTimeBehind(array $pieces, int $k): bool
+    {
+        for ($n = $k + 1; $n < \count($pieces) && FragmentKind::Bare === $pieces[$n]->kind; ++$n) {
+            if ($pieces[$n]->has(SpanKind::Thing, SpanKind::Measure)) {
+                return false;
+            }
+            if ($pieces[$n]->has(SpanKind::Time)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function sign(Text $text, Fragment $piece): void
@@ -75,6 +99,7 @@ final class Signs
         ) {
             $this->pots->flush($piece->sentence, false);
         }
+        $this->stirredUntil($text, $piece, $kind);
         $last = $this->pots->lastStep();
         if (
             CueKind::Done === $kind
@@ -111,6 +136,34 @@ final class Signs
         if (null !== $time && CueKind::Done === $kind && null === $last->minutes && $last->sentence === $piece->sentence) {
             $this->manner->lasts($text, $last, $time);
         }
+    }
+
+    /** "Keep stirring. After ten minutes it pulls together": so long what was added cooks. */
+    private function stirredUntil(Text $text, Fragment $piece, CueKind $kind): void
+    {
+        $time = $piece->of(SpanKind::Time);
+        $stream = $this->pots->streams->current();
+        if (
+            null === $time
+            || CueKind::Wrong === $kind
+            || !$text->is($time->first - 1, 'after')
+            || [] === $this->pots->counter->adding
+            || !$stream->isHot
+            || $stream->isOff
+            || $piece->sentence - $this->pots->counter->addedIn > 2
+        ) {
+            return;
+        }
+        $words = $text->words($piece->first, $piece->next);
+        $added = $this->pots->counter->added();
+        $step = $this->pots->step($text, $piece, match (true) {
+            [] !== array_intersect($added, ProcessOf::SWEET)
+                && [] === array_diff($added, ProcessOf::SWEET, ProcessOf::SEASONING, ['ghee']) => Process::Syrup,
+            ProcessOf::isBall($words) => Process::StirToBall,
+            default => Process::Simmer,
+        }, [], $words);
+        $step->isStirred = true;
+        $this->manner->lasts($text, $step, $time);
     }
 
     /** @param list<ToldAmount> $own */

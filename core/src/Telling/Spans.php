@@ -11,6 +11,9 @@ use FeastLadle\Vessel\VesselKind;
 /** Finds what the words of a text are: numbers with their units, times, things, verbs, signs, from left to right, the longest first. */
 final readonly class Spans
 {
+    /** Words between "bring" and "to the boil". */
+    private const LONGEST_BROUGHT = 12;
+
     private const BALLS = ['soft ball' => 'soft-ball', 'firm ball' => 'firm-ball', 'hard ball' => 'hard-ball', 'soft crack' => 'soft-crack',
         'hard crack' => 'hard-crack', 'sticky syrup' => 'tacky', 'snap like glass' => 'hard-crack', 'half string' => 'tacky',
         'single string' => 'one-string', 'double string' => 'two-strings', 'thick syrup' => 'tacky'];
@@ -43,7 +46,7 @@ final readonly class Spans
     private function at(Text $text, int $i, int $sentence, array $before): ?Span
     {
         return $this->opener($text, $i, $sentence)
-            ?? $this->numbers->number($text, $i)
+            ?? $this->number($text, $i)
             ?? $this->stage($text, $i)
             ?? $this->manner($text, $i)
             ?? $this->thing($text, $i)
@@ -51,6 +54,17 @@ final readonly class Spans
             ?? $this->vague($text, $i)
             ?? $this->vessel($text, $i)
             ?? $this->numbers->bareUnit($text, $i);
+    }
+
+    /** A number with its unit; "with a stick", "by the spoon" is a tool. */
+    private function number(Text $text, int $i): ?Span
+    {
+        $span = $this->numbers->number($text, $i);
+        $isTool = null !== $span && $span->is(SpanKind::Measure) && $text->is($i - 1, 'with', 'using') && ($text->is($i, 'a', 'an'))
+            && \in_array($span->unit, [SpokenUnit::Stick, SpokenUnit::Spoon, SpokenUnit::Ladle, SpokenUnit::Cup, SpokenUnit::Glass], true)
+            && !$text->is($span->next, 'of') && null === $this->things->at($text, $span->next);
+
+        return $isTool ? null : $span;
     }
 
     private function opener(Text $text, int $i, int $sentence): ?Span
@@ -135,7 +149,13 @@ final readonly class Spans
                 ) && $text->is($i - 3, 'size', 'looks', 'feels', 'softer', 'harder', 'thick',
                     'big', 'small', 'thicker'))
                 || $text->is($i - 1, 'like')
-                || ($text->is($i, 'milk') && $text->is($i - 1, 'first', 'second', 'third', 'thick', 'thin')))
+                || ($text->is($i - 1, 'give', 'gives', 'drink', 'drinks', 'soak', 'throws', 'throw') && $text->is($i, 'oil', 'fat', 'ghee', 'water'))
+                || ($text->is($thing[1], 'on') && $text->is($thing[1] + 1, 'your', 'the') && $text->is($thing[1] + 2, 'hands', 'palms', 'fingers'))
+                || ($text->is($i, 'milk') && $text->is($i + 1, 'of') && 1 === preg_match('/^of (?:\p{L}+ ){1,2}coconuts?/iu',
+                    (string) preg_replace('/\s+/', ' ', $text->words($i + 1, $i + 5))))
+                || ($text->is($i, 'milk') && ($text->is($i - 1, 'first', 'second', 'third', 'thick', 'thin')
+                    || $text->is($i - 2, 'squeeze', 'press', 'extract', 'out')))
+                || ($text->is($i, 'water', 'tap') && ($text->is($i - 1, 'under') || $text->is($i - 2, 'under'))))
         ) {
             return null;
         }
@@ -155,12 +175,35 @@ final readonly class Spans
     /** @param list<Span> $before */
     private function verb(Text $text, int $i, int $sentence, array $before): ?Span
     {
-        $verb = $this->lexicon->verb($text, $i);
+        $verb = $this->bringsToTheBoil($text, $i) ?? $this->makesShapes($text, $i) ?? $this->boilsDown($text, $i)
+            ?? $this->lexicon->verb($text, $i);
         if (null === $verb) {
             return null;
         }
         [$action, $form, $next] = $verb;
         $previous = $text->at($i - 1)->word ?? '';
+        // "cut like cake"
+        if (
+            \in_array($action, [Action::Cut, Action::Shape, Action::Prepare], true)
+            && VerbForm::Does !== $form
+            && $text->is($next, 'like')
+            && !$text->is($next + 1, 'this', 'that')
+        ) {
+            return null;
+        }
+        // "in their skins"
+        if (VerbForm::Does === $form && \in_array($previous, ['the', 'their', 'its', 'these', 'your', 'our', 'of', 'in', 'with'], true)) {
+            return null;
+        }
+        // "the hot slices", "the thick part", "dry bread": a thing, or how it is.
+        if (
+            1 === $next - $i
+            && (($this->lexicon->isIn('states', $previous) && $text->is($i - 2, 'the', 'a', 'these', 'those', 'some'))
+                || ($text->is($i, 'dry', 'warm', 'cool', 'crisp', 'clean', 'level', 'smooth', 'brown')
+                    && (null !== $this->things->at($text, $next) || $text->is($next, 'one', 'ones'))))
+        ) {
+            return null;
+        }
         // "the roast", "a good boil": a noun; "a roasted nut": how it is.
         if (
             VerbForm::Plain === $form
@@ -171,16 +214,75 @@ final readonly class Spans
         }
         $last = [] === $before ? null : $before[\count($before) - 1];
         if (VerbForm::Plain === $form && 1 === $next - $i && $this->lexicon->isIn('nouns', $text->at($i)->word ?? '')) {
-            $isBegun = $i === $sentence || 0 === $i || $this->mayOrder($text, $i);
+            $isInFat = null !== $last && $last->next === $i && ProcessOf::isFat($last->thing->id ?? '')
+                && 1 === preg_match('/^\W*in\b/i', $text->words($sentence, $i));
+            if ($isInFat) {
+                return new Span(SpanKind::Verb, $i, $next, action: $action, form: $form);
+            }
+            $isBegun = $i === $sentence || 0 === $i || $this->mayOrder($text, $i)
+                || ($text->is($i - 1, 'it', 'this', 'that', 'them') && $text->is($i - 2, 'in', 'into'));
             $isOrder = $text->is($next, 'the', 'it', 'them', 'these', 'this', 'each', 'all');
             $isHow = $text->is($i, 'dry', 'oil', 'butter', 'brown', 'cool', 'warm', 'crisp', 'clean', 'level', 'smooth', 'close', 'set')
                 && (!($text->at($next)?->isWord() ?? false) || ($text->is($i - 1, 'and', 'or') && !$text->is($next, 'for', 'down', 'in')));
-            if (!$isOrder && (!$isBegun || $isHow || ($last?->next === $i && $last->is(SpanKind::Thing)))) {
+            $isLet = $text->is($i - 2, 'let') || $text->is($i - 3, 'let');
+            if (!$isOrder && (!$isBegun || $isHow || (!$isLet && $last?->next === $i && $last->is(SpanKind::Thing)))) {
                 return null;
             }
         }
 
         return new Span(SpanKind::Verb, $i, $next, action: $action, form: $form);
+    }
+
+    /** @return array{Action, VerbForm, int}|null "bring the milk to the boil", with what is brought between */
+    private function bringsToTheBoil(Text $text, int $i): ?array
+    {
+        $form = match (true) {
+            $text->is($i, 'bring', 'put', 'set', 'get') => VerbForm::Plain,
+            $text->is($i, 'brought') => VerbForm::Done,
+            $text->is($i, 'brings', 'comes') => VerbForm::Does,
+            default => null,
+        };
+        for ($at = $i + 1; null !== $form && $at < $i + self::LONGEST_BROUGHT; ++$at) {
+            if (!($text->at($at)?->isWord() ?? false)) {
+                return null;
+            }
+            if (
+                $text->is($at, 'to', 'on')
+                && ($text->is($at + 1, 'boil') || ($text->is($at + 1, 'the', 'a') && ($text->is($at + 2, 'boil') || $text->is($at + 3, 'boil'))))
+            ) {
+                return [Action::Boil, $form, $i + 1];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{Action, VerbForm, int}|null "boil the milk down" */
+    private function boilsDown(Text $text, int $i): ?array
+    {
+        $isCooked = $text->is($i, 'boil', 'cook', 'simmer') ? VerbForm::Plain : ($text->is($i, 'boiled', 'cooked', 'simmered') ? VerbForm::Done : null);
+        for ($at = $i + 1; null !== $isCooked && $at < $i + 6 && ($text->at($at)?->isWord() ?? false); ++$at) {
+            if ($text->is($at, 'down') && !$text->is($at + 1, 'low')) {
+                return [Action::Reduce, $isCooked, $i + 1];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{Action, VerbForm, int}|null "make small round balls" */
+    private function makesShapes(Text $text, int $i): ?array
+    {
+        if (!$text->is($i, 'make', 'form', 'press', 'squeeze', 'pinch')) {
+            return null;
+        }
+        for ($at = $i + 1; $at < $i + self::LONGEST_BROUGHT / 2 && ($text->at($at)?->isWord() ?? false); ++$at) {
+            if ($text->is($at, 'balls', 'rings', 'discs', 'rounds', 'marbles', 'logs', 'circles', 'spirals', 'coils', 'dumplings', 'cakes')) {
+                return [Action::Shape, VerbForm::Plain, $i + 1];
+            }
+        }
+
+        return null;
     }
 
     private function vague(Text $text, int $i): ?Span

@@ -55,7 +55,7 @@ enum SpokenUnit: string
         'tola' => 'tola|tolas',
         'seer' => 'seer|seers|ser',
         'ml' => 'ml|millilitre|millilitres|milliliter|milliliters',
-        'l' => 'l|litre|litres|liter|liters|ltr',
+        'l' => 'l|litre|litres|liter|liters|ltr|ltrs|lt',
         'tsp' => 'tsp|tsps|teaspoon|teaspoons|teaspoonful|teaspoonfuls|tea spoon|tea spoons|small spoon|small spoons|t',
         'tbsp' => 'tbsp|tbsps|tablespoon|tablespoons|tablespoonful|tablespoonfuls|table spoon|table spoons|big spoon|big spoons',
         'cup' => 'cup|cups|cupful|cupfuls|c|tea cup|tea cups|teacup|teacups',

@@ -22,6 +22,9 @@ final class Stream
 
     public bool $isOpen = true;
 
+    /** balls, slices, a dough: what cooks next beside it is another pot */
+    public bool $isSolid = false;
+
     /** @param list<string> $names words by which it is named */
     public function __construct(public readonly int $id, public array $names = [])
     {
@@ -31,8 +34,14 @@ final class Stream
     {
         $this->last = $step;
         $this->isOff = false;
+        $this->isSolid = \in_array($process, [Process::Shape, Process::Cut, Process::Knead], true);
         $facts = $process->facts();
-        array_push($this->names, ...$facts->becomes);
+        array_push($this->names, ...$facts->becomes, ...match ($process) {
+            Process::Shape => ['balls', 'rings', 'twists', 'discs', 'cakes', 'parcels'],
+            Process::Rest, Process::Knead => ['batter', 'dough'],
+            Process::Cut => ['slices', 'strips', 'triangles', 'coins', 'diamonds', 'cubes', 'fingers'],
+            default => [],
+        });
         $this->isHot = match ($process) {
             Process::Cool, Process::Chill, Process::Soak, Process::Rinse, Process::Drain, Process::Grind, Process::Knead, Process::Prepare,
             Process::Sieve, Process::Rest, Process::Dry, Process::Cut, Process::Shape => false,

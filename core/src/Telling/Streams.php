@@ -82,7 +82,7 @@ final class Streams
         }
         // Milk poured to the grain that cooks goes on with it; milk that is boiled after the grain was washed is another pot.
         if (\in_array($process, self::COOKS, true)) {
-            return \count($new) === \count($own) && !$stream->isHot && [] === array_intersect($own, $stream->holds);
+            return $stream->isSolid || (\count($new) === \count($own) && !$stream->isHot && [] === array_intersect($own, $stream->holds));
         }
 
         return [] === array_intersect($own, $stream->holds);

@@ -92,7 +92,13 @@ final readonly class Telling
                     array_push($counting, ...$piece->spans);
                 }
             }
-            $amounts = $this->isTitle($text, $sentence, $pieces) ? [] : $this->references->with(
+            if ($this->isTitle($text, $sentence, $pieces)) {
+                $discourse->title($pieces);
+                array_push($claims, ...$this->claims($text->words($text->sentences[$sentence][0], $text->sentences[$sentence][1] + 1)));
+                array_push($all, ...$pieces);
+                continue;
+            }
+            $amounts = $this->references->with(
                 $text,
                 $counting,
                 $pieces,

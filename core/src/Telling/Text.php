@@ -92,7 +92,10 @@ final readonly class Text
                 && $isSmall
                 && isset($tokens[$i - 1])
                 && $tokens[$i - 1]->is(...self::SHORTENED);
-            if ($isShortened || ('.' === $token->word && ($next->glued ?? false) && $isSmall)) {
+            // "400 g. No, take 450": the second half takes the first back.
+            $isTakenBack = '.' === $token->word && null !== $next && $next->is('no', 'sorry') && ($tokens[$i + 2] ?? null)?->is(',')
+                && $i - $from < self::LONGEST_SENTENCE / 2;
+            if ($isTakenBack || $isShortened || ('.' === $token->word && ($next->glued ?? false) && $isSmall)) {
                 continue;
             }
             if ($i > $from) {
@@ -114,11 +117,12 @@ final readonly class Text
             return '';
         }
 
-        return substr(
+        // Where a line ends says nothing.
+        return strtr(substr(
             $this->text,
             $this->tokens[$from]->start,
             $this->tokens[min($to, \count($this->tokens)) - 1]->end - $this->tokens[$from]->start,
-        );
+        ), ["\r\n" => ' ', "\n" => ' ', "\r" => ' ']);
     }
 
     public function at(int $i): ?Token

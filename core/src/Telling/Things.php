@@ -19,7 +19,7 @@ final class Things
     /** Behind the name of a thing these make another thing of it: jaggery syrup, saffron water. */
     private const MADE_OF = [
         'syrup', 'essence', 'sauce', 'jam', 'water', 'juice', 'paste', 'extract', 'flower', 'flowers', 'liqueur', 'stem', 'skin', 'peel',
-        'husk', 'shell',
+        'husk', 'shell', 'pudding', 'halwa', 'fudge', 'cake', 'cakes', 'dumpling', 'dumplings', 'fritters', 'jelly', 'slab', 'payasam',
     ];
 
     /** @var array<string, string>|null ingredient ids by name, each word in its plain form */

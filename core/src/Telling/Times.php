@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
+use FeastLadle\Heat\Flame;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Vessel\VesselKind;
 
 /** Times, reductions and headings that stand by themselves: of which step they are, or which they begin. */
 final readonly class Times
@@ -65,9 +67,54 @@ final readonly class Times
 
             return;
         }
+        $cold = [Process::Grind, Process::Drain, Process::Strain, Process::Prepare, Process::Mash, Process::Sieve];
+        // "the paste goes in, low flame, thirty-five minutes": it is on the fire now.
+        $here = $this->pots->streams->current();
+        $isCold = null === $here->last || \in_array($this->pots->steps[$here->last]->process, $cold, true);
+        if (null !== $this->manner->flame && Flame::None !== $this->manner->flame && $isCold && !$here->isHot
+            && $last->sentence < $piece->sentence) {
+            $fats = array_filter(
+                [...$this->pots->counter->adding, ...$this->pots->counter->waiting, ...$this->pots->counter->fat],
+                static fn (ToldAmount $a): bool => ProcessOf::isFat($a->thing->id ?? ''),
+            );
+            $this->pots->counter->heatFat(array_values(array_filter(
+                $this->pots->counter->waiting,
+                static fn (ToldAmount $a): bool => ProcessOf::isFat($a->thing->id ?? ''),
+            )), false);
+            $this->pots->counter->waiting = array_values(array_filter(
+                $this->pots->counter->waiting,
+                static fn (ToldAmount $a): bool => !ProcessOf::isFat($a->thing->id ?? ''),
+            ));
+            $this->manner->lasts($text, $this->pots->step($text, $piece, [] === $fats ? Process::Simmer : Process::Roast, [], $words), $time);
+
+            return;
+        }
+        // "water in the steamer, bring it to the boil, in with the tin, thirty minutes"
+        $isSteaming = \in_array(VesselKind::Steamer, [$last->vessel, $this->manner->vessel], true);
+        if (Process::Boil === $last->process && $isSteaming && [] === array_diff($this->pots->streams->current()->holds, ['water'])
+            || Process::Boil === $last->process && $isSteaming && $last->holds('water')) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Steam, [], $words), $time);
+
+            return;
+        }
+        // "in all an hour and forty minutes"
+        if ($text->is($time->first - 1, 'all', 'altogether', 'total') && null !== $last->minutes) {
+            [$last->minutes, $last->timeAt] = [null, null];
+        }
+        // "they set in forty minutes"
+        if (1 === preg_match('/\b(?:it|they) sets?\b/i', $words) && \in_array($last->process, [Process::Portion, Process::Garnish], true)) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Set, [], $words), $time);
+
+            return;
+        }
+        // "overnight, ten to twelve hours"
+        if (null !== $last->timeAt && $last->sentence === $piece->sentence && $text->is($last->timeAt[0], 'overnight')) {
+            [$last->minutes, $last->timeAt] = [null, null];
+        }
         if (null === $last->minutes) {
             $this->manner->lasts($text, $last, $time);
             $this->manner->mannerTo($last);
+            $this->cooksOn($last, $words);
 
             return;
         }
@@ -88,6 +135,16 @@ final readonly class Times
             $this->manner->mannerTo($step);
         }
         $this->manner->mannerTo($last);
+    }
+
+    /** What was mixed into a pot on the fire and then takes its time cooks there. */
+    private function cooksOn(ToldStep $step, string $words): void
+    {
+        $stream = $this->pots->streams->current();
+        if (Process::MixIn === $step->process && $step->stream === $stream->id && $stream->isHot && !$stream->isOff) {
+            $step->process = $this->meaning->goesOn($words);
+            $step->isStirred = true;
+        }
     }
 
     /** "After it has come to half", "until a third is left": it was boiled down. */
