@@ -158,7 +158,12 @@ final readonly class Amounts
     /** "wheat flour, that is one cup", "raw rice one and a half cups": of the thing before, whatever follows behind a comma. */
     private function isOfLast(Text $text, ToldAmount $last, Span $span): bool
     {
-        if (1 === preg_match('/^\W*(?:that is|that\'s|which is|that makes|so)\W*$/i', $text->words($last->next, $span->first))) {
+        $between = $text->words($last->next, $span->first);
+        if (1 === preg_match('/^\W*(?:that is|that\'s|which is|that makes|so)\W*$/i', $between)) {
+            return true;
+        }
+        // "a tin of condensed milk, 400 g, four tablespoons of corn flour"
+        if ($last->isTold && $text->is($span->next, ',') && 1 === preg_match('/^\W*$/', $between)) {
             return true;
         }
 

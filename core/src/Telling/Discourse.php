@@ -192,12 +192,7 @@ final class Discourse
         ) {
             $this->pots->step($text, $piece, Process::Set, [], $words);
         }
-        if (1 === preg_match('/\b(?:for|into|to) a (?:\p{L}+ )?dough\b/iu', $words) && [] !== $this->pots->counter->waiting) {
-            $this->pots->counter->list($this->pots->counter->known($own));
-            $this->pots->step($text, $piece, Process::Knead, $this->pots->counter->waiting, '');
-            $this->pots->counter->waiting = [];
-            $own = [];
-        }
+        $own = $this->bind($text, $piece, $own, $words) ? [] : $own;
         if ($piece->has(SpanKind::Stage) && !$this->pots->isSyrupNow()) {
             $this->adding->add($text, $piece, $own);
             $own = [];
@@ -272,6 +267,28 @@ final class Discourse
         }
     }
 
+    /**
+     * "... and milk to a batter that just pours": all that was told becomes one.
+     *
+     * @param list<ToldAmount> $own
+     */
+    private function bind(Text $text, Fragment $piece, array $own, string $words): bool
+    {
+        if (
+            1 !== preg_match('/\b(?:for|into|to) a (?:\p{L}+ )?(dough|batter)\b/iu', $words, $made)
+            || [] === $this->pots->counter->waiting
+        ) {
+            return false;
+        }
+        $this->pots->counter->list([...$this->pots->counter->adding, ...$this->pots->counter->known($own)]);
+        $all = $this->pots->counter->waiting;
+        [$this->pots->counter->waiting, $this->pots->counter->adding] = [[], []];
+        $process = 'dough' === mb_strtolower($made[1]) ? Process::Knead : Process::MixIn;
+        $this->pots->step($text, $piece, $process, $all, '');
+
+        return true;
+    }
+
     /** "Hang it in a cloth, in the fridge": where it is done; by itself the fridge chills. */
     private function fridge(Text $text, Fragment $piece, string $words): void
     {
@@ -330,6 +347,13 @@ final class Discourse
             return;
         }
         $this->manner->manner($text, $piece);
+        $onlyAdds = [] === array_filter(
+            $this->purpose->verbs($text, $piece->spans, $piece->first),
+            static fn (Span $v): bool => !$v->isDone(Action::Add),
+        );
+        if ([] !== $own && $onlyAdds && $this->bind($text, $piece, $own, $words)) {
+            return;
+        }
         $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
         $verbs = $this->purpose->verbs($text, $piece->spans, $piece->first);
         $done = null;

@@ -99,6 +99,9 @@ final readonly class Frame
             return null;
         }
         $next = $text->at($number->next)->word ?? '.';
+        if ($number->from < 2) {
+            return null;
+        }
         $isCounted = 1 === preg_match(
             '/^(?:pieces?|bowls?|glasses|cups|people|persons|guests|small|balls|squares|fingers|as|in|of|or|each|,|rings|diamonds|cakes'
                 .'|servings|portions|wedges|with|for|if|because|and|\.|\?|eaters|heads|plates|parcels|bars|breads|slices|cubes|rolls)$/u',

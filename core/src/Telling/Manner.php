@@ -18,6 +18,9 @@ final class Manner
 
     public ?AttentionKind $attention = null;
 
+    /** the sentence that told of a griddle last */
+    public int $griddleIn = -9;
+
     /** @var array{float, float, int, int}|null a time said before the step it is of, and its tokens */
     private ?array $time = null;
 
@@ -95,6 +98,7 @@ final class Manner
                 default => null,
             };
         }
+        $this->griddleIn = VesselKind::Griddle === $this->vessel ? $piece->sentence : $this->griddleIn;
     }
 
     public function mannerTo(ToldStep $step): void

@@ -42,6 +42,10 @@ final readonly class Meaning
                     ? null
                     : Process::Shape;
             case Action::Stir:
+                // "turn them over" belongs to the frying.
+                if (\in_array($last, [Process::Griddle, Process::DeepFry], true)) {
+                    return null;
+                }
                 // "stir it into a litre of water"
                 if (
                     !$stream->isHot

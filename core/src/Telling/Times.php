@@ -67,6 +67,21 @@ final readonly class Times
 
             return;
         }
+        $isTurned = null !== $last->timeAt && $last->sentence === $piece->sentence
+            && \in_array($last->process, [Process::Griddle, Process::DeepFry], true)
+            && 1 === preg_match('/\bturn/i', $text->words($last->timeAt[1], $time->first));
+        // "two minutes, turn it over, one minute and a half"
+        if ($isTurned && null !== $last->minutes) {
+            $last->minutes = [$last->minutes[0] + ($time->from ?? 0.0), $last->minutes[1] + ($time->to ?? $time->from ?? 0.0)];
+
+            return;
+        }
+        // "ghee on the griddle, a ladle of batter; two minutes"
+        if (Process::Griddle !== $last->process && $piece->sentence - $this->manner->griddleIn <= 1 && ($time->to ?? 0.0) <= 15.0) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Griddle, [], $words), $time);
+
+            return;
+        }
         $cold = [Process::Grind, Process::Drain, Process::Strain, Process::Prepare, Process::Mash, Process::Sieve];
         // "the paste goes in, low flame, thirty-five minutes": it is on the fire now.
         $here = $this->pots->streams->current();
