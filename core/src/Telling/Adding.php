@@ -31,7 +31,9 @@ final readonly class Adding
         $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
         $isNamed = $isNamed || (\in_array($last, [Process::Grind, Process::Sieve, Process::Prepare, Process::Mash, Process::FryGarnish], true)
             && 1 === preg_match('/\b(?:mix|stir|fold|tip|put|throw|add) (?:it|them|this|that|these) in\b/i', $words)
-            && $stream->id > 0);
+            && $stream->id > 0)
+            // "jaggery, melted and strained, goes in now"
+            || (\in_array($last, [Process::Syrup, Process::Strain], true) && [] === $own && 1 === preg_match('/^\W*go(?:es)? in\b/i', $words));
         if (!$isNamed || [] === $others) {
             return;
         }
@@ -52,7 +54,9 @@ final readonly class Adding
     public function takesIn(array $own, string $words): void
     {
         $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $own)));
-        $named = [] === $ids ? [] : $this->pots->streams->named('', $ids, false);
+        // "pour the syrup over", "add the paste"
+        $isThe = [] === $own && 1 === preg_match('/\b(?:pour|add|put|tip|fold|stir|mix) (?:in )?(?:all )?the \p{L}+/iu', $words);
+        $named = [] === $ids && !$isThe ? [] : $this->pots->streams->named($isThe ? $words : '', $ids, false);
         if ([] !== $named && [] === $this->pots->joining) {
             array_push($this->pots->joining, ...$named);
             $this->pots->isPoured = $this->pots->isPoured || [] === $this->pots->counter->adding;

@@ -127,6 +127,9 @@ final readonly class Amounts
                 }
                 // "three kilos of flesh": of what was named before.
                 $isPart = null !== $name && null !== $last && $this->lexicon->isIn('parts', mb_strtolower($name[0]));
+                if ($isPart && 'water' === $told[$last]->key()) {
+                    continue;
+                }
                 if (null !== $name && !$isPart) {
                     $told[] = $this->weighed->amount($text, $span, null, $name[0], $name[1])
                         ?? throw new \LogicException('A measure is an amount.');
@@ -209,7 +212,7 @@ final readonly class Amounts
     private function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
     {
         return $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
-            && 1 === preg_match('/^\W*(?:and|plus|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
+            && 1 === preg_match('/^\W*(?:and|plus|to|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
     }
 
     /**

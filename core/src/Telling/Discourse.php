@@ -198,6 +198,17 @@ final class Discourse
             $own = [];
             $this->pots->step($text, $piece, Process::Syrup, $this->pots->counter->takeSweet($this->pots->streams), $words);
         }
+        // "Twenty-four balls, flat ones", said of a dough
+        $here = $this->pots->streams->current()->last;
+        if (
+            [] === $own && null !== $here && \in_array($this->pots->steps[$here]->process, [Process::Knead, Process::Rest], true)
+            && 1 === preg_match('/^\W*(?:about |some )?[\p{L}\d-]+ (?:\p{L}+ )?(?:balls|rings|discs|cakes|logs|dumplings)\b/iu', $words)
+            && $piece->has(SpanKind::Number, SpanKind::Count)
+        ) {
+            $this->pots->step($text, $piece, Process::Shape, [], $words);
+
+            return;
+        }
         // "three minutes, turn, two more"
         $more = $piece->of(SpanKind::Number);
         $before = $this->pots->lastStep();
@@ -416,7 +427,18 @@ final class Discourse
                 $own = $this->pots->counter->takeHere($piece->sentence, 3, $piece->first);
                 $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
             }
+            // "150 g of ghee, in it roast the semolina"
+            if (
+                [] === $taken && null === $done && \in_array($action, [Action::Fry, Action::Roast], true)
+                && 1 === preg_match('/^\W*(?:and |then )?in (?:it|that|this)\b/i', $words)
+            ) {
+                $taken = $this->pots->counter->takeHere($piece->sentence, 2, $piece->first);
+                array_push($ids, ...array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $taken))));
+            }
             $process = $this->meaning->process($action, [...$ids, ...$inPan], $words.' '.$signs, $piece, $isTimed);
+            if ([] !== $own && ProcessOf::isGarnish($ids) && 1 === preg_match('/\b(?:in|on|into|onto|to) each\b/i', $words)) {
+                $process = Process::Garnish;
+            }
             if (\in_array($action, [Action::Add, Action::Dip], true) && $this->goesIntoSyrup($words)) {
                 $process = Process::Dunk;
             }

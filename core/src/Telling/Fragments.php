@@ -199,7 +199,7 @@ final readonly class Fragments
                 }
                 $opener = $span;
             } elseif (
-                $span->is(SpanKind::Verb) && VerbForm::Does === $span->form && $span->isDone(Action::Add)
+                $span->is(SpanKind::Verb) && $span->isDone(Action::Add) && (VerbForm::Does === $span->form || $text->is($i, 'go'))
                 && SpanKind::Until === $opener?->kind && 'when' === $text->at($opener->first)?->word
                 && null !== ($noun = $this->nounBefore($text, $i, $opener->next + 1))
             ) {

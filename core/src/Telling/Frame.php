@@ -133,7 +133,8 @@ final readonly class Frame
         $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat', 'holds', 'crisp', 'fresh')
             || ($text->is($i, 'hold', 'stay') && $text->is($i - 1, 'they', 'it', 'and'));
         $isAlone = $i === $from;
-        if (!$says && !$isAlone) {
+        // "keep stirring" is no keeping.
+        if ((!$says && !$isAlone) || str_ends_with($text->at($i + 1)->word ?? '', 'ing')) {
             return null;
         }
         for ($at = $isAlone ? $i : $i + 1; $at < min($to, $i + 9); ++$at) {
@@ -179,10 +180,10 @@ final readonly class Frame
         }
 
         return 1 === preg_match(
-            '/\b(?:bowls|cups|for each|portions),? (?:of it )?(hot|warm|cold)\b/i',
+            '/\b(?:bowls|cups|for each|portions|plates|glasses|serves \p{L}+),? (?:of it )?(hot|warm|cold)\b|^\W*(hot|warm|cold)\W*$/iu',
             $sentence,
             $match,
-        ) ? self::as($match[1]) : null;
+        ) ? self::as('' === $match[1] ? ($match[2] ?? '') : $match[1]) : null;
     }
 
     private static function as(string $word): string

@@ -284,6 +284,8 @@ final readonly class Meaning
             1 === preg_match('/\b(?:beat|whisk|whip|rub)\b.*\b(?:minutes?|mins?)\b/i', $words) => Process::MixIn,
             1 === preg_match('/\bthrough (?:a|the) (?:\p{L}+ )?sieve\b/iu', $words) => $isLiquid || $stream->isHot ? Process::Strain : Process::Sieve,
             1 === preg_match('/\b(?:in|into) the cooker\b|\bwhistle/i', $words) => Process::Pressure,
+            // "mix two cups of semolina with a cup of sugar", before anything else
+            null === $last && \count($ids) > 1 && 1 === preg_match('/\b(?:mix|combine|whisk)\b/i', $words) => Process::MixIn,
             // "the figs go into hot water for twenty minutes"
             \in_array('water', $ids, true) && !$stream->isHot && 1 === preg_match(
                 '/\b(?:go|goes|put|lie|lay|left|leave)\b.*\b(?:in|into) (?:\p{L}+ )?water\b.*\b(?:minutes?|hours?|overnight)\b/iu',

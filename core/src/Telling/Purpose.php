@@ -70,6 +70,11 @@ final readonly class Purpose
         [$from, $to] = $text->sentences[$sentence];
         $before = $text->sentences[$sentence - 1] ?? null;
 
+        // "If they melt the syrup was too weak; knead in some flour"
+        if (null !== $before && $text->is($before[1], ';') && $text->is($before[0], 'if', 'should')) {
+            return true;
+        }
+
         return null !== $before
             && $text->is($before[1], ';')
             && 1 === preg_match(self::MENDS, $text->words($from, min($to, $from + 3)))

@@ -85,6 +85,17 @@ final readonly class References
             }
         }
 
+        // "the flour" of rice that was ground
+        if (null === $close && 1 === preg_match('/^(?:flour|meal|powder)$/i', $amount->named)) {
+            foreach (array_reverse($told) as $other) {
+                $isGrain = 1 === preg_match('/rice|wheat|millet|moong|chana|urad|sago|gram|semolina|nut|almond/', $other->thing->id ?? '');
+                if ($other->isTold && $isGrain) {
+                    $close = $other;
+                    break;
+                }
+            }
+        }
+
         return null === $close
             ? $amount
             : new ToldAmount($close->thing, $amount->named, null, null, null, '', $amount->first, $amount->next, isTold: false);

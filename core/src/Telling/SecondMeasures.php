@@ -27,7 +27,7 @@ final readonly class SecondMeasures
         if ($span->is(SpanKind::Number)) {
             $from = $span->from ?? 0.0;
             // "on low for twenty-five": minutes
-            if ($text->is($span->first - 1, 'for')) {
+            if ($text->is($span->first - 1, 'for') || $text->is($span->next, 'of')) {
                 return $told;
             }
             $isShareOfUnit = $of->isTold
@@ -78,7 +78,8 @@ final readonly class SecondMeasures
         if (null === $of->from) {
             return self::replaced($told, $last, $amount);
         }
-        if ($text->phrase($span->next, 'at a time') > 0) {
+        // "boiled down to a litre and a half": what is left, not what goes in
+        if ($text->phrase($span->next, 'at a time') > 0 || ($of->isTold && $text->is($span->first - 1, 'to'))) {
             return $told;
         }
         if ($this->isCorrection($text, $of->next, $span->first) || $this->isNet($text, $of->next, $span)) {

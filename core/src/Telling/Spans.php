@@ -60,7 +60,7 @@ final readonly class Spans
     private function number(Text $text, int $i): ?Span
     {
         $span = $this->numbers->number($text, $i);
-        $isTool = null !== $span && $span->is(SpanKind::Measure) && $text->is($i - 1, 'with', 'using') && ($text->is($i, 'a', 'an'))
+        $isTool = null !== $span && $span->is(SpanKind::Measure) && $text->is($i - 1, 'with', 'using', 'between') && $text->is($i, 'a', 'an', 'two')
             && \in_array($span->unit, [SpokenUnit::Stick, SpokenUnit::Spoon, SpokenUnit::Ladle, SpokenUnit::Cup, SpokenUnit::Glass], true)
             && !$text->is($span->next, 'of') && null === $this->things->at($text, $span->next);
 

@@ -54,6 +54,10 @@ final readonly class Telling
                 if (VerbForm::Done === $verb->form && !$piece->has(SpanKind::Number)) {
                     continue;
                 }
+                // "are the first thing I cook"
+                if ($text->is($verb->first - 1, 'i', 'we', 'they', 'everybody', 'people') && !$piece->has(SpanKind::Number)) {
+                    continue;
+                }
                 if (VerbForm::Plain !== $verb->form || $verb->first !== $text->sentences[0][0] || $text->is(
                     $verb->next, 'the', 'it', 'them', 'some', 'a',
                 )
