@@ -25,14 +25,7 @@ final class Refutation
     /** Tests that a change of a branch is worth. */
     private const CHANGE = 40;
 
-    /** @var list<PoolUse> */
-    private array $uses;
-
-    /** @var list<array{int, int, int}> two uses that no resource can serve at once, turnover at least */
-    private array $pairs = [];
-
-    /** @var list<array{int, int}> two uses that choose from some of the same resources */
-    private array $mates = [];
+    private readonly PoolPairs $pool;
 
     /** @var array<int, int> by use: how often what it takes part in has failed */
     private array $failed;
@@ -54,35 +47,9 @@ final class Refutation
 
     public function __construct(private readonly Network $network)
     {
-        $this->uses = PoolUse::of($network);
-        $this->failed = array_fill(0, \count($this->uses), 1);
+        $this->pool = PoolPairs::of($network);
+        $this->failed = array_fill(0, \count($this->pool->uses), 1);
         $this->limits = new PoolLimits($network);
-        foreach ($this->uses as $a => $first) {
-            for ($b = 0; $b < $a; ++$b) {
-                $this->pair($a, $b, $first, $this->uses[$b]);
-            }
-        }
-    }
-
-    private function pair(int $a, int $b, PoolUse $first, PoolUse $second): void
-    {
-        $n = $this->network;
-        $common = array_intersect($n->options[$first->choice], $n->options[$second->choice]);
-        if ([] === $common) {
-            return;
-        }
-        $this->mates[] = [$a, $b];
-        foreach ($common as $r) {
-            if ($first->units + $second->units <= $n->capacity[$r] || $first->members === $second->members) {
-                return;
-            }
-        }
-        // Between a hold's own activities nothing is washed.
-        $holds = static fn (PoolUse $use): array => array_merge(...array_map(static fn (int $i): array => $n->holdsOf[$i], $use->members));
-        $turnover = [] === array_intersect($holds($first), $holds($second))
-            ? min(array_map(static fn (int $r): int => $n->turnover[$r], $common))
-            : 0;
-        $this->pairs[] = [$a, $b, $turnover];
     }
 
     /**
@@ -119,7 +86,7 @@ final class Refutation
     {
         $n = $this->network;
         $involved = [];
-        foreach ($this->uses as $u => $use) {
+        foreach ($this->pool->uses as $u => $use) {
             foreach ($this->failed[$u] > 1 || isset($this->ordered[$u]) ? $use->members : [] as $i) {
                 $involved[$i] = $n->ids[$i];
             }
@@ -153,7 +120,7 @@ final class Refutation
         if ($pair >= 0) {
             return $this->areClosed($branch, $this->ways($pair));
         }
-        foreach ($this->uses as $use) {
+        foreach ($this->pool->uses as $use) {
             if (1 === $use->takes && \count($branch->options[$use->choice]) > 1) {
                 return $this->areClosed(
                     $branch,
@@ -186,9 +153,9 @@ final class Refutation
     /** @return list<\Closure(ProofBranch): bool> one of a pair first, the other, both at a time */
     private function ways(int $pair): array
     {
-        [$a, $b, $turnover] = $this->pairs[$pair];
-        $first = $this->uses[$a];
-        $second = $this->uses[$b];
+        [$a, $b, $turnover] = $this->pool->pairs[$pair];
+        $first = $this->pool->uses[$a];
+        $second = $this->pool->uses[$b];
         $this->ordered += [$a => true, $b => true];
         $settle = function (ProofBranch $branch, bool $goes) use ($pair, $a, $b): bool {
             $branch->settled[$pair] = true;
@@ -222,13 +189,13 @@ final class Refutation
             }
             $next = -1;
             $dearest = -1.0;
-            foreach ($this->pairs as $p => [$a, $b, $turnover]) {
+            foreach ($this->pool->pairs as $p => [$a, $b, $turnover]) {
                 if (isset($branch->settled[$p])) {
                     continue;
                 }
                 $this->work += 4;
-                $first = $this->uses[$a];
-                $second = $this->uses[$b];
+                $first = $this->pool->uses[$a];
+                $second = $this->pool->uses[$b];
                 $before = $branch->mayPrecede($first, $second, $turnover);
                 $after = $branch->mayPrecede($second, $first, $turnover);
                 $together = $branch->mayOverlap($first, $second, $turnover);
@@ -315,12 +282,13 @@ final class Refutation
     {
         $overlap = [];
         foreach ($branch->apart as $p => $_) {
-            [$a, $b] = $this->pairs[$p];
+            [$a, $b] = $this->pool->pairs[$p];
             $overlap[$a][$b] = $overlap[$b][$a] = true;
         }
-        $this->work += \count($this->mates);
-        foreach ($this->mates as [$a, $b]) {
-            if (!$branch->mayPrecede($this->uses[$a], $this->uses[$b], 0) && !$branch->mayPrecede($this->uses[$b], $this->uses[$a], 0)) {
+        $this->work += \count($this->pool->mates);
+        foreach ($this->pool->mates as [$a, $b]) {
+            $uses = $this->pool->uses;
+            if (!$branch->mayPrecede($uses[$a], $uses[$b], 0) && !$branch->mayPrecede($uses[$b], $uses[$a], 0)) {
                 $overlap[$a][$b] = $overlap[$b][$a] = true;
             }
         }
@@ -351,14 +319,14 @@ final class Refutation
     private function pools(array $options): array
     {
         $pools = [];
-        foreach ($this->uses as $use) {
+        foreach ($this->pool->uses as $use) {
             $pool = $options[$use->choice];
             sort($pool);
             $pools[implode(' ', $pool)] ??= $pool;
         }
         $found = [];
         foreach ($pools as $pool) {
-            $within = array_filter($this->uses, static fn (PoolUse $u): bool => [] === array_diff($options[$u->choice], $pool));
+            $within = array_filter($this->pool->uses, static fn (PoolUse $u): bool => [] === array_diff($options[$u->choice], $pool));
             if (\count($within) > 1 && [] !== $pool) {
                 $found[] = [$pool, $within];
             }
@@ -373,7 +341,7 @@ final class Refutation
         ++$this->failed[$a];
         ++$this->failed[$b];
         $options = $this->network->options;
-        $this->short += array_fill_keys(array_intersect($options[$this->uses[$a]->choice], $options[$this->uses[$b]->choice]), true);
+        $this->short += array_fill_keys(array_intersect($options[$this->pool->uses[$a]->choice], $options[$this->pool->uses[$b]->choice]), true);
 
         return false;
     }

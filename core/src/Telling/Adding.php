@@ -26,14 +26,17 @@ final readonly class Adding
         }
         $others = array_filter($this->pots->streams->open(), static fn (Stream $s): bool => $s->id !== $stream->id);
         // "pour this in", said of what was warmed beside
-        $isNamed = $isNamed || ($stream->isHot && 1 === preg_match('/\b(?:pour|tip|add|stir) (?:this|that) (?:in|into|over|to)\b/i', $words));
+        $isNamed = $isNamed || ($stream->isHot
+            && 1 === preg_match('/\b(?:pour|tip|add|stir) (?:this|that) (?:in|into|over|to)\b/i', $words));
         // "powder the sugar and mix it in"
         $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
-        $isNamed = $isNamed || (\in_array($last, [Process::Grind, Process::Sieve, Process::Prepare, Process::Mash, Process::FryGarnish], true)
+        $isNamed = $isNamed || (\in_array($last, [Process::Grind, Process::Sieve, Process::Prepare, Process::Mash, Process::FryGarnish],
+            true)
             && 1 === preg_match('/\b(?:mix|stir|fold|tip|put|throw|add) (?:it|them|this|that|these) in\b/i', $words)
             && $stream->id > 0)
             // "jaggery, melted and strained, goes in now"
-            || (\in_array($last, [Process::Syrup, Process::Strain], true) && [] === $own && 1 === preg_match('/^\W*go(?:es)? in\b/i', $words));
+            || (\in_array($last, [Process::Syrup, Process::Strain], true) && [] === $own
+                && 1 === preg_match('/^\W*go(?:es)? in\b/i', $words));
         if (!$isNamed || [] === $others) {
             return;
         }
@@ -217,5 +220,53 @@ final readonly class Adding
             min($this->pots->counter->addedAt[0], $piece->first),
             max($this->pots->counter->addedAt[1], $piece->next),
         ];
+    }
+
+    /**
+     * "... and milk to a batter that just pours": all that was told becomes one.
+     *
+     * @param list<ToldAmount> $own
+     */
+    public function bind(Text $text, Fragment $piece, array $own, string $words): bool
+    {
+        if (
+            1 !== preg_match('/\b(?:for|into|to) a (?:\p{L}+ )?(dough|batter)\b/iu', $words, $made)
+            || [] === $this->pots->counter->waiting
+        ) {
+            return false;
+        }
+        $this->pots->counter->list([...$this->pots->counter->adding, ...$this->pots->counter->known($own)]);
+        $all = $this->pots->counter->waiting;
+        [$this->pots->counter->waiting, $this->pots->counter->adding] = [[], []];
+        $process = 'dough' === mb_strtolower($made[1]) ? Process::Knead : Process::MixIn;
+        $this->pots->step($text, $piece, $process, $all, '');
+
+        return true;
+    }
+
+    /** "straight into the syrup", "each slice through the syrup": said of what was fried. */
+    public function goesIntoSyrup(string $words): bool
+    {
+        if (1 !== preg_match('/\b(?:into|in|through) (?:the )?(?:\p{L}+ )?syrup\b/iu', $words)) {
+            return false;
+        }
+        $fried = [Process::DeepFry, Process::Drain, Process::Griddle, Process::Roast];
+        $last = $this->pots->streams->current()->last;
+        if (null !== $last && \in_array($this->pots->steps[$last]->process, $fried, true)) {
+            return true;
+        }
+        foreach ($this->pots->streams->open() as $other) {
+            if (
+                null !== $other->last
+                && \in_array($this->pots->steps[$other->last]->process, $fried, true)
+                && $other->id !== $this->pots->streams->current()->id
+            ) {
+                $this->pots->joining[] = $other;
+
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace FeastLadle\Telling;
 
-use FeastLadle\Larder\Ingredient;
-
 /**
  * Which amount belongs to which thing: "two cups of rice", "rice, two cups", "twenty cashews", "250 g, that is a cup". A second measure
  * of a thing stays beside the first.
@@ -18,10 +16,13 @@ final readonly class Amounts
 
     private SecondMeasures $second;
 
+    private AmountClues $clues;
+
     public function __construct(private Lexicon $lexicon, private Things $things, Weighing $weighing)
     {
         $this->weighed = new Weighed($weighing);
         $this->second = new SecondMeasures($this->weighed);
+        $this->clues = new AmountClues($things);
     }
 
     /**
@@ -44,11 +45,12 @@ final readonly class Amounts
             if ($span->is(SpanKind::Thing) && null !== $span->thing) {
                 if (
                     $text->is($span->first - 1, 'without', 'no', 'not', 'never')
-                    || ($text->is($span->first - 1, 'eat', 'use', 'take') && $text->is($span->first - 2, "don't", "doesn't", 'not', 'never'))
+                    || ($text->is($span->first - 1, 'eat', 'use', 'take')
+                        && $text->is($span->first - 2, "don't", "doesn't", 'not', 'never'))
                 ) {
                     continue;
                 }
-                $told[] = $this->named($text, $this->sorted($text, $span));
+                $told[] = $this->named($text, $this->clues->sorted($text, $span));
                 continue;
             }
             if (!$span->is(SpanKind::Measure, SpanKind::Number, SpanKind::Vague) || $span->isShare) {
@@ -56,7 +58,7 @@ final readonly class Amounts
             }
             $thing = $this->following($text, $spans, $k);
             $last = array_key_last($told);
-            $unit = null === $last ? null : $this->sameUnit($text, $span, $told[$last]);
+            $unit = null === $last ? null : $this->clues->sameUnit($text, $span, $told[$last]);
             if (null !== $unit) {
                 $span = new Span(SpanKind::Measure, $span->first, $span->next, $span->from, $span->to, $unit);
             }
@@ -92,7 +94,7 @@ final readonly class Amounts
                 continue;
             }
             if ($span->is(SpanKind::Measure)) {
-                $both = null !== $last && $this->isOfLast($text, $told[$last], $span) ? null : $this->twice($text, $spans, $k);
+                $both = null !== $last && $this->clues->isOfLast($text, $told[$last], $span) ? null : $this->twice($text, $spans, $k);
                 if (null !== $both) {
                     [$amount, $of] = $both;
                     $told = $this->second->behind($text, $spans[$k + 1], [...$told, $amount], \count($told));
@@ -114,8 +116,8 @@ final readonly class Amounts
                 }
                 $name = $this->unknown($text, $span);
                 // "a tumbler of thick milk", where a coconut was told
-                $pressed = null === $name ? null : $this->pressed($text, $span, $name, [...$before, ...$told]);
-                if (null !== $pressed && null !== $name) {
+                $pressed = null === $name ? null : $this->clues->pressed($text, $span, $name, [...$before, ...$told]);
+                if (null !== $pressed) {
                     $told[] = $this->weighed->amount($text, $span, $pressed, $name[0], $name[1])
                         ?? throw new \LogicException('A measure is an amount.');
                     continue;
@@ -138,7 +140,7 @@ final readonly class Amounts
             }
             if (null !== $last) {
                 $told = $this->second->behind($text, $span, $told, $last);
-            } elseif ($span->is(SpanKind::Measure) && null !== ($of = $this->spokenOf($text, $span, $before))) {
+            } elseif ($span->is(SpanKind::Measure) && null !== ($of = $this->clues->spokenOf($text, $span, $before))) {
                 $amount = $this->weighed->amount($text, $span, $of->thing, $of->named, $span->next);
                 $told = null === $amount ? $told : [...$told, $amount];
             } elseif (
@@ -156,63 +158,6 @@ final readonly class Amounts
         }
 
         return $told;
-    }
-
-    /** "wheat flour, that is one cup", "raw rice one and a half cups": of the thing before, whatever follows behind a comma. */
-    private function isOfLast(Text $text, ToldAmount $last, Span $span): bool
-    {
-        $between = $text->words($last->next, $span->first);
-        if (1 === preg_match('/^\W*(?:that is|that\'s|which is|that makes|so)\W*$/i', $between)) {
-            return true;
-        }
-        // "a tin of condensed milk, 400 g, four tablespoons of corn flour"
-        if ($last->isTold && $text->is($span->next, ',') && 1 === preg_match('/^\W*$/', $between)) {
-            return true;
-        }
-
-        return !$last->isTold && $last->next === $span->first;
-    }
-
-    /**
-     * "Do the milk first. Three litres, full fat": of what the sentence before spoke of.
-     *
-     * @param list<ToldAmount> $before
-     */
-    private function spokenOf(Text $text, Span $span, array $before): ?ToldAmount
-    {
-        $of = [] === $before ? null : $before[\count($before) - 1];
-        if (null === $of || $of->isTold || $text->is($span->next, 'of')) {
-            return null;
-        }
-        foreach ($text->sentences as $k => [$from]) {
-            if ($from === $span->first) {
-                return $k > 0 && $of->first >= $text->sentences[$k - 1][0] ? $of : null;
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param array{string, int} $name
-     * @param list<ToldAmount>   $told
-     */
-    private function pressed(Text $text, Span $span, array $name, array $told): ?Ingredient
-    {
-        if (1 !== preg_match('/\b(thick|thin|first|second|third) milk\b/i', $text->words($span->next, $name[1]), $match)) {
-            return null;
-        }
-        $isCoconut = [] !== array_filter($told, static fn (ToldAmount $a): bool => str_starts_with($a->key(), 'coconut'));
-        $sort = \in_array(mb_strtolower($match[1]), ['thick', 'first'], true) ? 'thick coconut milk' : 'thin coconut milk';
-
-        return $isCoconut ? ($this->things->at(Text::of($sort), 0)[0] ?? null) : null;
-    }
-
-    /** @return SpokenUnit|null the unit of "and one of milk", after "five measures of water" */
-    private function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
-    {
-        return $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
-            && 1 === preg_match('/^\W*(?:and|plus|to|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
     }
 
     /**
@@ -247,19 +192,6 @@ final readonly class Amounts
         );
 
         return null === $amount ? null : [$amount, $of];
-    }
-
-    /** "Sugar, powdered, 350 g": a sort that has a name of its own. */
-    private function sorted(Text $text, Span $span): Span
-    {
-        $how = $text->at($span->next + 1);
-        if (!$text->is($span->next, ',') || null === $how || !$how->isWord() || !$text->is($span->next + 2, ',', '.', ':')) {
-            return $span;
-        }
-        $sort = $this->things->at(Text::of($how->word.' '.$text->words($span->first, $span->next)), 0);
-        $isWhole = null !== $sort && $sort[1] === 1 + $span->next - $span->first;
-
-        return $isWhole ? new Span(SpanKind::Thing, $span->first, $span->next + 2, thing: $sort[0]) : $span;
     }
 
     private function named(Text $text, Span $span): ToldAmount

@@ -12,7 +12,8 @@ final readonly class Fragments
 {
     private const SIGNS = [',', ':', ';', '–', '—', '(', ')', '"', '“', '”', '/'];
 
-    private const LOOK = '/^(?=.*(?:golden|brown|crisp|pink|spongy|puffed|glassy))\W*(?:(?:pale|light|lightly|deep|dark|golden|gold|brown|browned|crisp|pink|reddish|spongy|puffed|transparent|glassy'
+    private const LOOK = '/^(?=.*(?:golden|brown|crisp|pink|spongy|puffed|glassy))\W*(?:(?:pale|light|lightly|deep|dark|golden|gold'
+        .'|brown|browned|crisp|pink|reddish|spongy|puffed|transparent|glassy'
         .'|and|or|not|never|no more than|all over|all round|on both sides|evenly)\b\W*)+$/i';
 
     private const NEW = ['then', 'now', 'next', 'afterwards', 'finally', 'lastly', 'meanwhile', 'otherwise', 'but'];
@@ -31,14 +32,14 @@ final readonly class Fragments
             return array_map(static fn (array $p): Fragment => new Fragment(FragmentKind::Aside, $p[0], $p[1], [], $sentence), $pieces);
         }
         $fragments = [];
-        $rest = $this->purpose->isMending($text, $sentence) ? FragmentKind::Wrong : null;
+        $rest = WhatFails::isMending($text, $sentence) ? FragmentKind::Wrong : null;
         $goesOn = null;
         foreach ($pieces as [$first, $next, $opener]) {
             $before = $fragments[\count($fragments) - 1] ?? null;
             $own = array_values(array_filter($spans, static fn (Span $s): bool => $s->first >= $first && $s->next <= $next));
             $kind = $rest ?? $this->purpose->kind($text, $first, $next, $own, $opener);
             // "if it runs, another spoon of flour": what is to be done belongs to the sign.
-            $isSaid = SpanKind::Wrong === $opener?->kind || $this->purpose->isMended($text, $next);
+            $isSaid = SpanKind::Wrong === $opener?->kind || WhatFails::isMended($text, $next);
             $rest = FragmentKind::Wrong === $kind && $isSaid ? $kind : $rest;
             // "First it froths, big bubbles, then small ones": a sign goes on until something is done or measured.
             $isPlain = FragmentKind::Bare === $kind
@@ -57,7 +58,8 @@ final readonly class Fragments
             $words = $text->words($first, $next);
             // "a lump of alum they use in other places": it is theirs.
             if (SpanKind::Others === $opener?->kind && FragmentKind::Bare === $before?->kind && $before->next === $first) {
-                $fragments[\count($fragments) - 1] = $before->as(FragmentKind::Aside);
+                array_pop($fragments);
+                $fragments[] = $before->as(FragmentKind::Aside);
             }
             // "golden, not brown": how it looks when it is done.
             $isLook = 1 === preg_match(self::LOOK, $words);

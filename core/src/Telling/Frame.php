@@ -80,7 +80,8 @@ final readonly class Frame
         }
         if ($text->is($i, 'for') && $from === ($text->sentences[0][0] ?? -1)) {
             $guests = Numbers::near($text, $text->is($i + 1, 'a') && $text->is($i + 2, 'hundred') ? $i + 1 : $i + 1);
-            if (null !== $guests && $guests->from >= 10 && ($guests->next >= $to || $text->is($guests->next, ',', 'people', 'guests', 'and'))) {
+            if (null !== $guests && $guests->from >= 10 && ($guests->next >= $to
+                || $text->is($guests->next, ',', 'people', 'guests', 'and'))) {
                 return (string) round($guests->from);
             }
         }
@@ -111,7 +112,8 @@ final readonly class Frame
         $isShort = $i === $from
             && !$text->is($i, 'for')
             && !$text->is($i, 'makes', 'gives', 'serves', 'yields', 'feeds', 'comes', 'enough');
-        $counted = '/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers|plates|parcels|bars|breads|slices'
+        $counted = '/^(?:pieces?|bowls?|glasses|cups|people|guests|balls|squares|servings|portions|fingers|plates|parcels|bars|breads'
+            .'|slices'
             .'|cubes|rolls)$/';
         // "About fifty." by itself
         $isAbout = $i === $from && $text->is($i, 'about', 'around', 'roughly', 'nearly') && $number->next >= $to;
@@ -167,7 +169,8 @@ final readonly class Frame
     {
         if (
             1 === preg_match(
-                '/\b(?:serve[ds]?|ladle|dish|eat|eaten|drink|drunk|offered|nicest|best|good)\b(?: it| them| that)?(?: out| up)?(?: straight)?,? ?(hot|warm|lukewarm|cold'
+                '/\b(?:serve[ds]?|ladle|dish|eat|eaten|drink|drunk|offered|nicest|best|good)\b(?: it| them| that)?(?: out'
+                    .'| up)?(?: straight)?,? ?(hot|warm|lukewarm|cold'
                     .'|chilled|at once|straight away|immediately)\b/i',
                 $sentence,
                 $match,
@@ -183,7 +186,7 @@ final readonly class Frame
             '/\b(?:bowls|cups|for each|portions|plates|glasses|serves \p{L}+),? (?:of it )?(hot|warm|cold)\b|^\W*(hot|warm|cold)\W*$/iu',
             $sentence,
             $match,
-        ) ? self::as('' === $match[1] ? ($match[2] ?? '') : $match[1]) : null;
+        ) ? self::as('' === $match[1] ? $match[2] : $match[1]) : null;
     }
 
     private static function as(string $word): string

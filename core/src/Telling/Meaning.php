@@ -30,6 +30,7 @@ final readonly class Meaning
                 if ([] === $ids && \in_array($last, [Process::Set, Process::Score, Process::Chill], true)) {
                     return Process::Cut;
                 }
+
                 // "scrape the sides": in a pot that cooks nothing is prepared.
                 return [] === $ids && $stream->isHot && !$this->pots->streams->beginsNext
                     && 1 !== preg_match('/\b(?:them|these|those)\b/i', $words)
@@ -38,7 +39,8 @@ final readonly class Meaning
                     : Process::Prepare;
             case Action::Shape:
                 // "Wrap it in foil", "wrap and rest"
-                return [] === $ids && 1 === preg_match('/^\W*(?:and )?wrap(?: and\b|(?: \p{L}+){0,3} (?:foil|cloth|towel|paper|film)|\W|$)/iu', $words)
+                return [] === $ids && 1 === preg_match('/^\W*(?:and )?wrap(?: and\b|(?: \p{L}+){0,3} (?:foil|cloth|towel|paper|film)'
+                    .'|\W|$)/iu', $words)
                     ? null
                     : Process::Shape;
             case Action::Stir:
@@ -50,7 +52,7 @@ final readonly class Meaning
                 if (
                     !$stream->isHot
                     && [] !== array_intersect($ids, ['water', 'milk'])
-                    && 1 === preg_match('/\bstirs? (?:it|them|this|the \p{L}+) into\b/iu', $words)
+                    && 1 === preg_match('/\bstirs? (?:it|them|this|.{1,30}?) into\b/iu', $words)
                 ) {
                     return Process::MixIn;
                 }
@@ -132,12 +134,14 @@ final readonly class Meaning
                 }
 
                 // "set it over a medium flame": what stands there begins to cook.
-                return $stream->isHot || [] === [...$this->pots->counter->waiting, ...$this->pots->counter->adding] || $piece->has(SpanKind::FlameOff)
+                return $stream->isHot || [] === [...$this->pots->counter->waiting, ...$this->pots->counter->adding]
+                    || $piece->has(SpanKind::FlameOff)
                     ? null
                     : Process::Simmer;
             default:
-                if (\in_array($action, [Action::Boil, Action::Simmer], true) && 1 === preg_match('/^\W*(?:\p{L}+ )?\p{L}+ (?:the|a) syrup\b/iu', $words)
-                    && !$this->isSyrupMade()) {
+                if (\in_array($action, [Action::Boil, Action::Simmer], true)
+                    && 1 === preg_match('/^\W*(?:\p{L}+ )?\p{L}+ (?:the|a) syrup\b/iu', $words)
+                    && !$this->pots->isSyrupMade()) {
                     $this->pots->streams->beginsNext = true;
 
                     return Process::Syrup;
@@ -145,7 +149,7 @@ final readonly class Meaning
                 if (Action::Simmer === $action && 1 === preg_match('/\b(?:your|the) (?:hands?|palms)\b/i', $words)) {
                     return null;
                 }
-                if (Action::Dip === $action && $this->isSyrupBeside() && \in_array(
+                if (Action::Dip === $action && $this->pots->isSyrupBeside() && \in_array(
                     $last,
                     [Process::DeepFry, Process::Roast, Process::Griddle, Process::Drain],
                     true,
@@ -216,7 +220,8 @@ final readonly class Meaning
 
         return 1 === preg_match('/\b(?:into|in) (?:the )?(?:hot |smoking |deep )?(?:oil|fat|ghee)\b/i', $words)
                 && ($isHot || 1 === preg_match($shaped, $words))
-            || $isHot && $isDeep && 1 === preg_match($shaped, $words) && 1 === preg_match('/\b(?:pour|drop|press|squeeze|slide|lower|slip)/i', $words);
+            || $isHot && $isDeep && 1 === preg_match($shaped, $words)
+                && 1 === preg_match('/\b(?:pour|drop|press|squeeze|slide|lower|slip)/i', $words);
     }
 
     /**
@@ -228,30 +233,6 @@ final readonly class Meaning
     {
         return \in_array('water', $ids, true)
             && [] === array_intersect($ids, ['yoghurt', 'buttermilk', 'yeast', 'baking-soda', 'ghee', 'sugar', 'semolina']);
-    }
-
-    private function isSyrupMade(): bool
-    {
-        foreach ($this->pots->steps as $step) {
-            if (Process::Syrup === $step->process) {
-                return true;
-            }
-        }
-
-        return [] !== array_filter($this->pots->streams->all, static fn (Stream $s): bool => \in_array('syrup', $s->names, true) && null !== $s->last);
-    }
-
-    /** Whether a syrup stands beside. */
-    private function isSyrupBeside(): bool
-    {
-        foreach ($this->pots->streams->open() as $other) {
-            $isOther = $other->id !== $this->pots->streams->current()->id && null !== $other->last;
-            if ($isOther && Process::Syrup === $this->pots->steps[$other->last]->process) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** The last process of the pot but for this one. */
@@ -282,7 +263,8 @@ final readonly class Meaning
         return match (true) {
             1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words) => Process::Chill,
             1 === preg_match('/\b(?:beat|whisk|whip|rub)\b.*\b(?:minutes?|mins?)\b/i', $words) => Process::MixIn,
-            1 === preg_match('/\bthrough (?:a|the) (?:\p{L}+ )?sieve\b/iu', $words) => $isLiquid || $stream->isHot ? Process::Strain : Process::Sieve,
+            1 === preg_match('/\bthrough (?:a|the) (?:\p{L}+ )?sieve\b/iu', $words) => $isLiquid || $stream->isHot ? Process::Strain
+                : Process::Sieve,
             1 === preg_match('/\b(?:in|into) the cooker\b|\bwhistle/i', $words) => Process::Pressure,
             // "mix two cups of semolina with a cup of sugar", before anything else
             null === $last && \count($ids) > 1 && 1 === preg_match('/\b(?:mix|combine|whisk)\b/i', $words) => Process::MixIn,

@@ -137,7 +137,8 @@ final readonly class NumberSpans
             return new Span(SpanKind::Measure, $number->first, $next, 1000 * $from, 1000 * $to, SpokenUnit::Gram);
         }
         // "1 cup + 2 tbsp sugar", "a cup plus two spoons of sugar": one amount.
-        $more = $text->is($next, '+', 'plus') || ($text->is($next, 'and') && \in_array($unit[0], [SpokenUnit::Kilogram, SpokenUnit::Litre], true))
+        $more = $text->is($next, '+', 'plus') || ($text->is($next, 'and')
+            && \in_array($unit[0], [SpokenUnit::Kilogram, SpokenUnit::Litre], true))
             ? Numbers::near($text, $next + 1)
             : null;
         $moreUnit = null === $more ? null : SpokenUnit::in($text, $more->next);

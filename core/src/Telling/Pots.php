@@ -304,6 +304,31 @@ final class Pots
         return false;
     }
 
+    public function isSyrupMade(): bool
+    {
+        foreach ($this->steps as $step) {
+            if (Process::Syrup === $step->process) {
+                return true;
+            }
+        }
+
+        return [] !== array_filter($this->streams->all, static fn (Stream $s): bool => \in_array('syrup', $s->names, true)
+            && null !== $s->last);
+    }
+
+    /** Whether a syrup stands beside. */
+    public function isSyrupBeside(): bool
+    {
+        foreach ($this->streams->open() as $other) {
+            $isOther = $other->id !== $this->streams->current()->id && null !== $other->last;
+            if ($isOther && Process::Syrup === $this->steps[$other->last]->process) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The thing begun that goes by a word of these, if there is one. */
     public function lastNamed(string $words): ?Stream
     {

@@ -27,7 +27,8 @@ final class ProcessOf
         .'|heavy|dry)/i';
 
     private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white'
-        .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the (?:spoon|spatula|ladle)|gather it|to a ball|makes? a ball|in a lump)/i';
+        .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the (?:spoon|spatula'
+        .'|ladle)|gather it|to a ball|makes? a ball|in a lump)/i';
 
     /**
      * @param list<string>      $ids   what is named beside the verb
@@ -77,13 +78,15 @@ final class ProcessOf
             Action::Reduce => Process::Reduce,
             Action::Simmer => match (true) {
                 // "cook it in two spoons of ghee"
-                $isFatOnly && [] !== $stream->holds && 1 === preg_match('/\b(?:it|them|these|this) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
+                $isFatOnly && [] !== $stream->holds
+                    && 1 === preg_match('/\b(?:it|them|these|this) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
                     ? Process::StirToBall
                     : Process::Roast,
                 $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,
                 1 === preg_match('/\bcooker\b|\bwhistle/i', $words) => Process::Pressure,
                 1 === preg_match('/\bgriddle\b|\btawa\b/i', $words) => Process::Griddle,
-                1 === preg_match('/\b(?:cook|boil|simmer|go|come|bring)\p{L}*(?: \p{L}+){0,3} down\b(?! low)/iu', $words) => Process::Reduce,
+                1 === preg_match('/\b(?:cook|boil|simmer|go|come'
+                    .'|bring)\p{L}*(?: \p{L}+){0,3} down\b(?! low)/iu', $words) => Process::Reduce,
                 $saysStage && [] !== array_intersect($all, self::SWEET), self::isSyrup($all, $ids) => Process::Syrup,
                 1 === preg_match(self::FIRM_BALL, $words) => Process::StirToBall,
                 default => Process::Simmer,
@@ -124,7 +127,8 @@ final class ProcessOf
     {
         $solid = array_diff($ids, self::FATS);
 
-        return [] !== $solid && [] === array_diff($solid, ['cloves', 'cardamom-pods', 'cinnamon', 'fennel', 'cumin', 'bay-leaf', 'star-anise']);
+        return [] !== $solid && [] === array_diff($solid, ['cloves', 'cardamom-pods', 'cinnamon', 'fennel', 'cumin', 'bay-leaf',
+            'star-anise']);
     }
 
     /** @param list<string> $ids */
@@ -184,14 +188,17 @@ final class ProcessOf
     /** @param list<string> $ids */
     private static function fry(array $ids, string $words, bool $isDeep): Process
     {
-        if ($isDeep || 1 === preg_match('/\b(?:deep(?! (?:brown|gold|red|pink))|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i', $words)) {
+        $shaped = '/\b(?:deep(?! (?:brown|gold|red|pink))|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i';
+        if ($isDeep || 1 === preg_match($shaped, $words)) {
             return Process::DeepFry;
         }
+        // "coconut bits" are a garnish, coconut by itself is roasted.
+        $isBits = 1 === preg_match('/\b(?:bits|pieces|slivers|chips)\b/i', $words);
 
         return match (true) {
             self::isSpice($ids) => Process::Bloom,
-            [] === array_diff($ids, self::FATS) && 1 === preg_match('/\bnuts\b/i', $words) => Process::FryGarnish,
-            self::isGarnish(array_diff($ids, 1 === preg_match('/\b(?:bits|pieces|slivers|chips|slices)\b/i', $words) ? ['coconut'] : [])),
+            [] === array_diff($ids, self::FATS) && 1 === preg_match('/\bnuts\b/i', $words),
+            self::isGarnish($isBits ? array_values(array_diff($ids, ['coconut'])) : $ids),
             ['coconut', 'ghee'] === $ids, ['ghee', 'coconut'] === $ids => Process::FryGarnish,
             default => Process::Roast,
         };

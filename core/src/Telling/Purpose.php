@@ -8,26 +8,20 @@ namespace FeastLadle\Telling;
 final readonly class Purpose
 {
     /** Participles behind a thing that are work of their own: "lentils, soaked for three hours". */
-    private const WORK_WHEN_DONE = [Action::Soak, Action::Reduce, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry, Action::Parch, Action::Melt,
+    private const WORK_WHEN_DONE = [Action::Soak, Action::Reduce, Action::Rinse, Action::Drain, Action::Sieve, Action::Fry,
+        Action::Parch, Action::Melt,
         Action::Boil, Action::Steam, Action::Strain, Action::Infuse, Action::DeepFry, Action::Mash];
 
     /** These only where more is said of them: "ground to a paste with milk", "roasted for three minutes". */
     private const WORK_WHEN_TOLD = [Action::Grind, Action::Prepare, Action::Roast, Action::Cut, Action::Press, Action::Dry, Action::Knead,
         Action::Simmer, Action::Stir, Action::Shape];
 
-    /** "In a hot pot it splits", "it stiffens when it stands: loosen it": what goes wrong, told without an "if". */
-    private const FAILS = '/\b(?:it|they|the \p{L}+) (?:splits?|curdles?|burns?|sinks?|collapses?|crumbles?|cracks?|weeps?|seizes?|shrinks?'
-        .'|falls? apart|fall apart|boils? over|goes (?:loose|flat|limp|grainy|slimy|gluey|rancid))\b/iu';
-
-    private const STANDS = '/^\W*(?:it|they) (?:thickens?|stiffens?|hardens?|sets?|dries|firms?(?: up)?|gets? thick\p{L}*)\b/iu';
-
-    private const MENDS = '/^\W*(?:so |then |just )?(?:loosen|thin|stir in|dilute|soften|warm|keep .* water|have .* water)\b/i';
-
     /** Of the cook, not of the sweet. */
     private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
 
     /** "they start to jump", "the skin shines": what one sees. */
-    private const SEEN = '/^\W*(?:then |now |soon |in the morning |by (?:the )?morning |by then |after that )?(?:(?:it\'ll|they\'ll|it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
+    private const SEEN = '/^\W*(?:then |now |soon |in the morning |by (?:the )?morning |by then |after that )?(?:(?:it\'ll|they\'ll'
+        .'|it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
         .' (?!is for\b|is what\b|the\b)\p{L}+|the \p{L}+ (?:is|are|has|have|will|comes?|turns?|goes|begins?|starts?|stands?|becomes?|gets?'
         .'|smells?|looks?|shows?|rises?|swells?|falls?|moves?|leaves?|lets?|\p{L}+s)\b)/iu';
 
@@ -56,29 +50,6 @@ final readonly class Purpose
             && !$text->is($verb->first - 1, 'to')
             && !$this->isNoOrder($text, $verb->first)
             && (!$this->isModal($text, $verb->first - 1) || $this->isInIt($text, $verb->first));
-    }
-
-    /** Whether it is told behind a piece how to loosen it. */
-    public function isMended(Text $text, int $next): bool
-    {
-        return 1 === preg_match(self::MENDS, $text->words($next + 1, $next + 4));
-    }
-
-    /** "It thickens overnight; thin it with milk": the second half. */
-    public function isMending(Text $text, int $sentence): bool
-    {
-        [$from, $to] = $text->sentences[$sentence];
-        $before = $text->sentences[$sentence - 1] ?? null;
-
-        // "If they melt the syrup was too weak; knead in some flour"
-        if (null !== $before && $text->is($before[1], ';') && $text->is($before[0], 'if', 'should')) {
-            return true;
-        }
-
-        return null !== $before
-            && $text->is($before[1], ';')
-            && 1 === preg_match(self::MENDS, $text->words($from, min($to, $from + 3)))
-            && 1 === preg_match(self::STANDS, $text->words(...$before));
     }
 
     /** "so it doesn't break", "let me cook", "before you cut": nobody is told to. */
@@ -113,7 +84,8 @@ final readonly class Purpose
     {
         // "it must cook for forty minutes", "they have to stand for an hour"
         $isTimed = ($text->is($i - 1, 'must', 'should') || ($text->is($i - 1, 'to') && $text->is($i - 2, 'has', 'have', 'needs', 'need')))
-            && $text->is($i, 'cook', 'simmer', 'boil', 'rest', 'stand', 'soak', 'steam', 'chill', 'cool', 'dry', 'rise', 'ferment', 'set', 'steep')
+            && $text->is($i, 'cook', 'simmer', 'boil', 'rest', 'stand', 'soak', 'steam', 'chill', 'cool', 'dry', 'rise', 'ferment',
+                'set', 'steep')
             && 1 === preg_match('/^[^.;:]{0,30}\b(?:minutes?|mins?|hours?|overnight|while)\b/i', $text->words($i + 1, $i + 8));
 
         return $isTimed || ($text->is($i - 1, 'should', 'must')
@@ -166,10 +138,10 @@ final readonly class Purpose
             return FragmentKind::Aside;
         }
         $words = $text->words($first, $next);
-        if (1 === preg_match(self::STANDS, $words) && $this->isMended($text, $next)) {
+        if (WhatFails::stands($words) && WhatFails::isMended($text, $next)) {
             return FragmentKind::Wrong;
         }
-        if (1 === preg_match('/^\W*(?:in|on|with|at|under) .*/i', $words) && 1 === preg_match(self::FAILS, $words)) {
+        if (1 === preg_match('/^\W*(?:in|on|with|at|under) .*/i', $words) && WhatFails::fails($words)) {
             return FragmentKind::Wrong;
         }
         // "too much milk and they spoil"
@@ -320,7 +292,8 @@ final readonly class Purpose
                 }
                 $next = $text->at($verb->next)->word ?? '';
                 // "cashews broken in half"
-                if ($verb->isDone(Action::Prepare, Action::Cut, Action::Part) && 'in' === $next && $text->is($verb->next + 1, 'half', 'halves', 'two', 'pieces', 'quarters', 'strips', 'cubes', 'four')) {
+                if ($verb->isDone(Action::Prepare, Action::Cut, Action::Part) && 'in' === $next
+                    && $text->is($verb->next + 1, 'half', 'halves', 'two', 'pieces', 'quarters', 'strips', 'cubes', 'four')) {
                     return false;
                 }
                 // "roasted semolina", "dried petals": how it is, not what is done.
@@ -331,7 +304,8 @@ final readonly class Purpose
                 }
                 // "ground dry in short bursts to a powder"
                 $isTold = $hasTime || 'then' === $before
-                    || 1 === preg_match('/^(?:[\p{L}]+ ){0,6}to an? /iu', $text->words($verb->next, $verb->next + 9).' ') || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown', 'together'], true);
+                    || 1 === preg_match('/^(?:[\p{L}]+ ){0,6}to an? /iu', $text->words($verb->next, $verb->next + 9).' ')
+                        || \in_array($next, ['to', 'with', 'in', 'until', 'till', 'for', 'separately', 'by', 'brown', 'together'], true);
 
                 if ($this->hasToBe($text, $verb)) {
                     return true;

@@ -60,7 +60,8 @@ final readonly class Spans
     private function number(Text $text, int $i): ?Span
     {
         $span = $this->numbers->number($text, $i);
-        $isTool = null !== $span && $span->is(SpanKind::Measure) && $text->is($i - 1, 'with', 'using', 'between') && $text->is($i, 'a', 'an', 'two')
+        $isTool = null !== $span && $span->is(SpanKind::Measure) && $text->is($i - 1, 'with', 'using', 'between')
+            && $text->is($i, 'a', 'an', 'two')
             && \in_array($span->unit, [SpokenUnit::Stick, SpokenUnit::Spoon, SpokenUnit::Ladle, SpokenUnit::Cup, SpokenUnit::Glass], true)
             && !$text->is($span->next, 'of') && null === $this->things->at($text, $span->next);
 
@@ -149,8 +150,10 @@ final readonly class Spans
                 ) && $text->is($i - 3, 'size', 'looks', 'feels', 'softer', 'harder', 'thick',
                     'big', 'small', 'thicker'))
                 || $text->is($i - 1, 'like')
-                || ($text->is($i - 1, 'give', 'gives', 'drink', 'drinks', 'soak', 'throws', 'throw') && $text->is($i, 'oil', 'fat', 'ghee', 'water'))
-                || ($text->is($thing[1], 'on') && $text->is($thing[1] + 1, 'your', 'the') && $text->is($thing[1] + 2, 'hands', 'palms', 'fingers'))
+                || ($text->is($i - 1, 'give', 'gives', 'drink', 'drinks', 'soak', 'throws', 'throw')
+                    && $text->is($i, 'oil', 'fat', 'ghee', 'water'))
+                || ($text->is($thing[1], 'on') && $text->is($thing[1] + 1, 'your', 'the')
+                    && $text->is($thing[1] + 2, 'hands', 'palms', 'fingers'))
                 || ($text->is($i, 'milk') && $text->is($i + 1, 'of') && 1 === preg_match('/^of (?:\p{L}+ ){1,2}coconuts?/iu',
                     (string) preg_replace('/\s+/', ' ', $text->words($i + 1, $i + 5))))
                 || ($text->is($i, 'milk') && ($text->is($i - 1, 'first', 'second', 'third', 'thick', 'thin')
@@ -248,7 +251,8 @@ final readonly class Spans
             }
             if (
                 $text->is($at, 'to', 'on')
-                && ($text->is($at + 1, 'boil') || ($text->is($at + 1, 'the', 'a') && ($text->is($at + 2, 'boil') || $text->is($at + 3, 'boil'))))
+                && ($text->is($at + 1, 'boil') || ($text->is($at + 1, 'the', 'a') && ($text->is($at + 2, 'boil')
+                    || $text->is($at + 3, 'boil'))))
             ) {
                 return [Action::Boil, $form, $i + 1];
             }
@@ -260,7 +264,8 @@ final readonly class Spans
     /** @return array{Action, VerbForm, int}|null "boil the milk down" */
     private function boilsDown(Text $text, int $i): ?array
     {
-        $isCooked = $text->is($i, 'boil', 'cook', 'simmer') ? VerbForm::Plain : ($text->is($i, 'boiled', 'cooked', 'simmered') ? VerbForm::Done : null);
+        $isCooked = $text->is($i, 'boil', 'cook', 'simmer') ? VerbForm::Plain : ($text->is($i, 'boiled', 'cooked', 'simmered')
+            ? VerbForm::Done : null);
         for ($at = $i + 1; null !== $isCooked && $at < $i + 6 && ($text->at($at)?->isWord() ?? false); ++$at) {
             if ($text->is($at, 'down') && !$text->is($at + 1, 'low')) {
                 return [Action::Reduce, $isCooked, $i + 1];
@@ -277,7 +282,8 @@ final readonly class Spans
             return null;
         }
         for ($at = $i + 1; $at < $i + self::LONGEST_BROUGHT / 2 && ($text->at($at)?->isWord() ?? false); ++$at) {
-            if ($text->is($at, 'balls', 'rings', 'discs', 'rounds', 'marbles', 'logs', 'circles', 'spirals', 'coils', 'dumplings', 'cakes')) {
+            if ($text->is($at, 'balls', 'rings', 'discs', 'rounds', 'marbles', 'logs', 'circles', 'spirals', 'coils', 'dumplings',
+                'cakes')) {
                 return [Action::Shape, VerbForm::Plain, $i + 1];
             }
         }

@@ -93,7 +93,8 @@ final readonly class Text
                 && isset($tokens[$i - 1])
                 && $tokens[$i - 1]->is(...self::SHORTENED);
             // "400 g. No, take 450": the second half takes the first back.
-            $isTakenBack = '.' === $token->word && null !== $next && $next->is('no', 'sorry') && ($tokens[$i + 2] ?? null)?->is(',')
+            $isTakenBack = '.' === $token->word && null !== $next && $next->is('no', 'sorry')
+                && true === ($tokens[$i + 2] ?? null)?->is(',')
                 && $i - $from < self::LONGEST_SENTENCE / 2;
             if ($isTakenBack || $isShortened || ('.' === $token->word && ($next->glued ?? false) && $isSmall)) {
                 continue;

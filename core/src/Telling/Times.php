@@ -100,7 +100,8 @@ final readonly class Times
                 $this->pots->counter->waiting,
                 static fn (ToldAmount $a): bool => !ProcessOf::isFat($a->thing->id ?? ''),
             ));
-            $this->manner->lasts($text, $this->pots->step($text, $piece, [] === $fats ? Process::Simmer : Process::Roast, [], $words), $time);
+            $this->manner->lasts($text, $this->pots->step($text, $piece, [] === $fats ? Process::Simmer
+                : Process::Roast, [], $words), $time);
 
             return;
         }

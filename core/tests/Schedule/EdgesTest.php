@@ -186,7 +186,8 @@ final class EdgesTest extends TestCase
             foreach (range(1, 6) as $i) {
                 $activities[] = ['id' => "stir-$i", 'duration' => 20, 'needs' => [['from' => ['cook'], 'units' => 100]]];
                 $activities[] = ['id' => "rise-$i", 'duration' => 420];
-                $activities[] = ['id' => "fry-$i", 'duration' => 20, 'latestEnd' => 1200, 'needs' => [['from' => ['cook'], 'units' => 100]]];
+                $activities[] = ['id' => "fry-$i", 'duration' => 20, 'latestEnd' => 1200, 'needs' => [['from' => ['cook'],
+                    'units' => 100]]];
                 $links[] = ['from' => "stir-$i", 'to' => "rise-$i", 'min' => 0, 'max' => 10];
                 $links[] = ['from' => "rise-$i", 'to' => "fry-$i", 'min' => 0, 'max' => 240];
                 $holds[] = ['id' => "tub-$i", 'activities' => ["stir-$i", "rise-$i", "fry-$i"], 'needs' => [['from' => $ids]]];

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+use FeastLadle\Larder\Ingredient;
+
+/** What stands around a measure and says of what it is: the thing before, the sentence before, the unit of the one before. */
+final readonly class AmountClues
+{
+    public function __construct(private Things $things)
+    {
+    }
+
+    /** "wheat flour, that is one cup", "raw rice one and a half cups": of the thing before, whatever follows behind a comma. */
+    public function isOfLast(Text $text, ToldAmount $last, Span $span): bool
+    {
+        $between = $text->words($last->next, $span->first);
+        if (1 === preg_match('/^\W*(?:that is|that\'s|which is|that makes|so)\W*$/i', $between)) {
+            return true;
+        }
+        // "a tin of condensed milk, 400 g, four tablespoons of corn flour"
+        if ($last->isTold && $text->is($span->next, ',') && 1 === preg_match('/^\W*$/', $between)) {
+            return true;
+        }
+
+        return !$last->isTold && $last->next === $span->first;
+    }
+
+    /** @return SpokenUnit|null the unit of "and one of milk", after "five measures of water" */
+    public function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
+    {
+        return $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
+            && 1 === preg_match('/^\W*(?:and|plus|to|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
+    }
+
+    /**
+     * "Do the milk first. Three litres, full fat": of what the sentence before spoke of.
+     *
+     * @param list<ToldAmount> $before
+     */
+    public function spokenOf(Text $text, Span $span, array $before): ?ToldAmount
+    {
+        $of = [] === $before ? null : $before[\count($before) - 1];
+        if (null === $of || $of->isTold || $text->is($span->next, 'of')) {
+            return null;
+        }
+        foreach ($text->sentences as $k => [$from]) {
+            if ($from === $span->first) {
+                return $k > 0 && $of->first >= $text->sentences[$k - 1][0] ? $of : null;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param array{string, int} $name
+     * @param list<ToldAmount>   $told
+     */
+    public function pressed(Text $text, Span $span, array $name, array $told): ?Ingredient
+    {
+        if (1 !== preg_match('/\b(thick|thin|first|second|third) milk\b/i', $text->words($span->next, $name[1]), $match)) {
+            return null;
+        }
+        $isCoconut = [] !== array_filter($told, static fn (ToldAmount $a): bool => str_starts_with($a->key(), 'coconut'));
+        $sort = \in_array(mb_strtolower($match[1]), ['thick', 'first'], true) ? 'thick coconut milk' : 'thin coconut milk';
+
+        return $isCoconut ? ($this->things->at(Text::of($sort), 0)[0] ?? null) : null;
+    }
+
+    /** "Sugar, powdered, 350 g": a sort that has a name of its own. */
+    public function sorted(Text $text, Span $span): Span
+    {
+        $how = $text->at($span->next + 1);
+        if (!$text->is($span->next, ',') || null === $how || !$how->isWord() || !$text->is($span->next + 2, ',', '.', ':')) {
+            return $span;
+        }
+        $sort = $this->things->at(Text::of($how->word.' '.$text->words($span->first, $span->next)), 0);
+        $isWhole = null !== $sort && $sort[1] === 1 + $span->next - $span->first;
+
+        return $isWhole ? new Span(SpanKind::Thing, $span->first, $span->next + 2, thing: $sort[0]) : $span;
+    }
+}
