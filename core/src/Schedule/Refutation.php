@@ -341,7 +341,9 @@ final class Refutation
         ++$this->failed[$a];
         ++$this->failed[$b];
         $options = $this->network->options;
-        $this->short += array_fill_keys(array_intersect($options[$this->pool->uses[$a]->choice], $options[$this->pool->uses[$b]->choice]), true);
+        $uses = $this->pool->uses;
+        $common = array_intersect($options[$uses[$a]->choice], $options[$uses[$b]->choice]);
+        $this->short += array_fill_keys($common, true);
 
         return false;
     }
