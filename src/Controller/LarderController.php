@@ -9,6 +9,7 @@ use App\Form\ThingType;
 use App\Service\ChangedMeanwhile;
 use App\Service\CurrentKitchen;
 use App\Service\KitchenLarder;
+use App\View\LarderNames;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Larder\Found;
 use FeastLadle\Larder\Ingredient;
@@ -37,7 +38,10 @@ final class LarderController extends AbstractController
         // "2 cups jaggery" asks what that weighs; "jaggery" what it is.
         $weighed = null !== $line->quantity && null !== $line->ingredient ? $line : null;
         $found = match (true) {
-            '' === $asked => array_map(static fn (Ingredient $i): Found => new Found($i, $i->name), array_values($larder->all())),
+            '' === $asked => array_map(
+                static fn (Ingredient $i): Found => new Found($i, $i->name),
+                array_values(array_filter($larder->all(), static fn (Ingredient $i): bool => $i->own)),
+            ),
             null !== $weighed => [new Found($line->ingredient, $line->named)],
             default => $larder->search($asked),
         };
@@ -48,6 +52,7 @@ final class LarderController extends AbstractController
             'weighed' => $weighed,
             'cup' => $kitchen->equipment()->measures->cupMl,
             'larder' => $larder,
+            'names' => LarderNames::byLetter($larder),
         ]);
     }
 

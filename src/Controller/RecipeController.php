@@ -14,6 +14,7 @@ use App\Service\CurrentKitchen;
 use App\Service\DraftDesk;
 use App\Service\RecipeBook;
 use App\Service\WaysAsked;
+use App\View\BookAsked;
 use App\View\BookPage;
 use App\View\RecipePage;
 use FeastLadle\Document\FaultyDocument;
@@ -47,8 +48,11 @@ final class RecipeController extends AbstractController
             }
         }
 
+        $asked = BookAsked::of($request->query);
+
         return $this->render('recipes/book.html.twig', [
-            'book' => $page->of(),
+            'book' => $page->of($asked),
+            'asked' => $asked,
             'drafts' => $desk->titles(),
             'form' => $form,
             'kitchen' => $this->kitchen->get(),

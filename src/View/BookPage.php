@@ -4,48 +4,99 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use App\Entity\RecipeRecord;
+use App\Service\Kept;
+use App\Service\KitchenLarder;
 use App\Service\RecipeBook;
-use FeastLadle\Document\Faults;
-use FeastLadle\Document\Node;
+use FeastLadle\Glance\Glancing;
+use FeastLadle\Glance\Sweet;
+use FeastLadle\Larder\Larder;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * The recipe book at a glance.
+ * The recipe book at a glance: each sweet drawn as it is, those that are asked for.
  *
- * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, dials: int,
- *     steps: int, revision: int}
+ * @phpstan-import-type Drawn from SweetPicture
+ *
+ * @phpstan-type Row array{slug: string, name: string, summary: string, served: string, questions: int, keepMinutes: int,
+ *     keepDays: int, handMinutes: float, allergens: list<string>, revision: int, picture: Drawn}
  */
 final readonly class BookPage
 {
-    public function __construct(private RecipeBook $book)
-    {
+    /** in minutes */
+    private const DAY = 1440;
+
+    public function __construct(
+        private RecipeBook $book,
+        private Larder $larder,
+        private KitchenLarder $own,
+        private Kept $kept,
+        #[Autowire('%app.core_version%')] private string $coreVersion,
+    ) {
     }
 
-    /** @return array{sweets: list<Row>, bases: list<Row>} by name */
-    public function of(): array
+    /** @return array{sweets: list<Row>, bases: list<Row>, all: int, allergens: list<string>} by name; all: how many there are */
+    public function of(BookAsked $asked): array
     {
-        $sweets = [];
-        $bases = [];
+        $glances = $this->glances();
+        $found = ['sweets' => [], 'bases' => []];
+        $allergens = [];
         foreach ($this->book->all() as $entry) {
-            $newest = $entry->newest();
-            // Only what the glance shows is looked at; reading every recipe whole would take longer than the page may.
-            $document = Node::root(json_decode($newest->getDocument(), true, 64, \JSON_THROW_ON_ERROR), new Faults());
-            $row = [
-                'slug' => $entry->getSlug(),
-                'name' => $entry->getName(),
-                'summary' => $document->at('summary')->text(),
-                'served' => $document->at('serving')->at('way')->text(),
-                'questions' => \count($document->at('schools')->items()),
-                'dials' => \count($document->at('dials')->items()),
-                'steps' => \count($document->at('steps')->items()),
-                'revision' => $newest->getNumber(),
-            ];
-            if ($document->has('base')) {
-                $bases[] = $row;
-            } else {
-                $sweets[] = $row;
+            [$sweet, $summary, $questions, $isBase] = $glances[$entry->getSlug()] ?? [null, '', 0, false];
+            if (null === $sweet) {
+                continue;
+            }
+            array_push($allergens, ...$sweet->allergens);
+            if ($asked->fits($entry->getName(), $summary, $sweet)) {
+                $found[$isBase ? 'bases' : 'sweets'][] = self::row($entry, $sweet, $summary, $questions);
             }
         }
+        $allergens = array_values(array_unique($allergens));
+        sort($allergens);
 
-        return ['sweets' => $sweets, 'bases' => $bases];
+        return [...$found, 'all' => \count($glances), 'allergens' => $allergens];
+    }
+
+    /** @return Row */
+    private static function row(RecipeRecord $entry, Sweet $sweet, string $summary, int $questions): array
+    {
+        return [
+            'slug' => $entry->getSlug(),
+            'name' => $entry->getName(),
+            'summary' => $summary,
+            'served' => $sweet->served->value,
+            'questions' => $questions,
+            'keepMinutes' => $sweet->keepMinutes,
+            'keepDays' => intdiv($sweet->keepMinutes, self::DAY),
+            'handMinutes' => $sweet->handMinutes,
+            'allergens' => $sweet->allergens,
+            'revision' => $entry->newest()->getNumber(),
+            'picture' => SweetPicture::of($sweet),
+        ];
+    }
+
+    /** @return array<string, array{Sweet, string, int, bool}> by slug: the glance, its summary, questions, whether others take from it */
+    private function glances(): array
+    {
+        // Reading every recipe whole takes longer than the page may, and none of them changes but by a new revision.
+        $follows = [$this->book->state(), $this->own->fingerprint(), $this->coreVersion];
+
+        return $this->kept->get(hash('xxh128', serialize($follows)), 'glances', function (): array {
+            $glancing = new Glancing($this->larder);
+            $glances = [];
+            foreach ($this->book->all() as $entry) {
+                $recipe = $this->book->find($entry->getSlug(), null);
+                if (null !== $recipe) {
+                    $glances[$entry->getSlug()] = [
+                        $glancing->at($recipe),
+                        $recipe->summary,
+                        \count($recipe->way->schools),
+                        null !== $recipe->base,
+                    ];
+                }
+            }
+
+            return $glances;
+        });
     }
 }

@@ -8,15 +8,28 @@ use App\Tests\Support\BrowserCase;
 
 final class LarderTest extends BrowserCase
 {
-    public function testShowsEverythingAndFindsByAnyName(): void
+    /** It begins with its search: everything is there by name, and nothing is spread out. */
+    public function testBeginsWithItsSearchAndFindsByAnyName(): void
     {
         $this->browser->request('GET', '/larder');
-        self::assertGreaterThanOrEqual(110, $this->browser->getCrawler()->filter('.larder > li')->count());
+        self::assertSelectorExists('#q[autofocus]');
+        self::assertGreaterThanOrEqual(220, $this->browser->getCrawler()->filter('.larder-names a')->count());
+        self::assertLessThan(10, $this->browser->getCrawler()->filter('.larder > li')->count());
         $this->browser->submitForm('Find', ['q' => 'karupatti'], 'GET');
         self::assertResponseIsSuccessful();
         self::assertCount(1, $this->browser->getCrawler()->filter('.larder > li'));
         self::assertSelectorTextContains('.larder', 'Palm jaggery');
         self::assertSelectorTextContains('.larder', 'as “karupatti”');
+    }
+
+    public function testEveryNameThatIsShownLeadsToItsThing(): void
+    {
+        $names = $this->browser->request('GET', '/larder')->filter('.larder-names a');
+        foreach (range(0, $names->count() - 1, 9) as $n) {
+            $link = $names->eq($n);
+            $this->browser->request('GET', (string) $link->attr('href'));
+            self::assertSelectorTextContains('.larder h2', trim($link->text()));
+        }
     }
 
     public function testWhatIsEasilyConfusedIsToldApart(): void
