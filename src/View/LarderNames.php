@@ -15,7 +15,7 @@ final class LarderNames
     {
         $names = array_map(static fn (Ingredient $i): string => $i->name, array_values($larder->all()));
         $order = new \Collator('en');
-        $order->sort($names);
+        usort($names, static fn (string $a, string $b): int => (int) $order->compare($a, $b));
         $letters = [];
         foreach ($names as $name) {
             $letters[mb_strtoupper(mb_substr($name, 0, 1))][] = $name;

@@ -165,7 +165,7 @@ final class PlanChecker
         $minutes = $this->minutes($this->text($step, 'start'), $this->text($step, 'end'));
         $there = $net * 60 * $minutes;
         $in = $this->row($step, 'in');
-        $fried = 'deep-fry' === $step['process'];
+        $fried = \in_array($step['process'], ['deep-fry', 'shallow-fry'], true);
         $hot = $fried ? 95.0 : max(array_map(fn (array $o): float => $this->number($o, 'celsius'), $this->rows($step, 'out')) ?: [0.0]);
         $heat = $this->capacity($in) * max(0.0, $hot - $this->number($in, 'celsius')) + 2.257 * $this->number($step, 'waterOffGrams');
         if ($there < self::HEAT_SHORT * $heat - 5) {
@@ -217,7 +217,7 @@ final class PlanChecker
             $brimful = self::brimfulMl($there[$vessel]);
             $told = $this->number($use, 'fill') * $brimful * \count($used);
             $stands = $this->number($this->row($step, 'in'), 'millilitres');
-            $byLoads = \in_array($step['process'], ['deep-fry', 'steam', 'griddle', 'grind', 'dunk'], true);
+            $byLoads = \in_array($step['process'], ['deep-fry', 'shallow-fry', 'steam', 'griddle', 'grind', 'dunk'], true);
             if (!$byLoads && $stands > 1.02 * $told + 5) {
                 $this->fault('%s: %.0f ml stand in it, but %s is said to hold %.0f', $id, $stands, $vessel, $told);
             }

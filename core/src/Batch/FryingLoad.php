@@ -8,6 +8,7 @@ use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Frying;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\PieceMaking;
+use FeastLadle\Recipe\Process;
 use FeastLadle\Vessel\FillLimit;
 use FeastLadle\Vessel\FillLimits;
 use FeastLadle\Vessel\Shape;
@@ -58,9 +59,16 @@ final readonly class FryingLoad
             $fatMl = $pan->volumeMl($depth);
             $fatKg = ($fatMl * self::HOT_FAT_DENSITY) / 1000;
             try {
+                $footprint = (\M_PI / 4) * ($piece->widthMm / 1000) ** 2;
+                if ($pan->surfaceM2($depth) < $footprint) {
+                    return null;
+                }
+                // In little fat the pan itself keeps the heat: what lies side by side, as on a griddle.
                 $perLoad = min(
                     $most,
-                    Frying::piecesPerLoad($pan->surfaceM2($depth), (\M_PI / 4) * ($piece->widthMm / 1000) ** 2, $fatKg, $pieceKg),
+                    Process::ShallowFry === $flow->step->process
+                        ? max(1, (int) floor((LayerLoad::GRIDDLE_SHARE * $pan->surfaceM2($depth)) / $footprint))
+                        : Frying::piecesPerLoad($pan->surfaceM2($depth), $footprint, $fatKg, $pieceKg),
                 );
             } catch (\DomainException) {
                 return null;

@@ -14,7 +14,7 @@ final readonly class LayerLoad
 {
     /** Of a tier, so that steam comes by; of a griddle, so that they can be turned. */
     private const TIER_SHARE = 0.55;
-    private const GRIDDLE_SHARE = 0.6;
+    public const GRIDDLE_SHARE = 0.6;
 
     /** A round bottom is as wide as shallow fat makes it. */
     private const SHALLOW_FAT_MM = 8.0;

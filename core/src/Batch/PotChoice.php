@@ -10,7 +10,6 @@ use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\HeatCap;
 use FeastLadle\Larder\Larder;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Vessel\Vessel;
 
 /** Which vessel (or several alike in use) a run goes into, how full it gets, and why this one. */
@@ -90,7 +89,7 @@ final readonly class PotChoice
     /** The most of a step that stands in each of its vessels; frying fat counted. */
     public function standsMl(StepFlow $flow): float
     {
-        if (null !== $this->frying && Process::DeepFry === $flow->step->process) {
+        if (null !== $this->frying && $flow->step->process->friesInFat()) {
             return $this->frying->fullestMl;
         }
         $layer = $this->layer($flow);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FeastLadle\Checking;
 
 use FeastLadle\Flow\Ledger;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Recipe;
 
 /** What is fried by the load must come in pieces: of a mass nobody knows how much goes into the fat at a time. */
@@ -15,7 +14,7 @@ final class PiecesCheck implements Check
     {
         $findings = [];
         foreach ($recipe->steps as $step) {
-            if (Process::DeepFry === $step->process && $ledger->flow($step->id)->taken->pieces < 1) {
+            if ($step->process->friesInFat() && $ledger->flow($step->id)->taken->pieces < 1) {
                 $findings[] = new Finding(
                     Severity::Error,
                     $step->id,

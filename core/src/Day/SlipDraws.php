@@ -18,7 +18,7 @@ use Random\Randomizer;
 /** What goes wrong on a simulated day, and which way on its cooks take. The same run, step and seed meet the same fate. */
 final readonly class SlipDraws
 {
-    private const IN_FAT = [Process::DeepFry, Process::FryGarnish, Process::HotFat];
+    private const IN_FAT = [Process::DeepFry, Process::ShallowFry, Process::FryGarnish, Process::HotFat];
     private const BY_HAND = [Process::Knead, Process::Shape, Process::StirToBall];
 
     /** Whatever else may happen, so often something falls down. */

@@ -40,7 +40,7 @@ final readonly class ToldSteps
         ));
         $step['title'] = mb_substr($heard->title($number) ?? $this->title($told, $guide), 0, 90);
         $step['say'] = mb_substr($heard->say($number), 0, 900);
-        $step['takes'] = Process::DeepFry === $told->process ? [...self::withoutFat($takes), ...$fat] : [...$takes, ...$fat];
+        $step['takes'] = $told->process->friesInFat() ? [...self::withoutFat($takes), ...$fat] : [...$takes, ...$fat];
         $step = $this->vesselAndFire($step, $told, $guide, $former, $index);
         $step = $this->handsAndSigns($step, $told, $guide, $index);
 
@@ -126,7 +126,7 @@ final readonly class ToldSteps
     private function handsAndSigns(array $step, ToldStep $told, ProcessGuide $guide, int $index): array
     {
         $isOnFire = isset($step['flame']);
-        $isHotWork = \in_array($told->process, [Process::DeepFry, Process::Merge, Process::HotFat], true);
+        $isHotWork = \in_array($told->process, [Process::DeepFry, Process::ShallowFry, Process::Merge, Process::HotFat], true);
         $attention = $told->attention
             ?? ($told->isStirred && AttentionKind::None === $guide->attention ? AttentionKind::Watch : $guide->attention);
         // What takes hours nobody stands beside, off the fire.

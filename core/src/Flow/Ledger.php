@@ -208,7 +208,7 @@ final readonly class Ledger
             }
         }
         // A fry only says how wide its pieces lie; their number stays.
-        if (null !== $step->gives->pieces && Process::DeepFry !== $step->process) {
+        if (null !== $step->gives->pieces && !$step->process->friesInFat()) {
             $gives = $gives->withPieces($gives->massGrams() / $step->gives->pieces->grams);
         }
         // What splits at the boil is led below it; in a crust or a stiff mass it no longer matters.
@@ -224,7 +224,7 @@ final readonly class Ledger
         $atATime = $step->work->time->loads?->share($taken->massGrams(), max($taken->pieces, $gives->pieces)) ?? 1.0;
         $all = $taken->hotVolumeMl($larder, max($peak, $taken->celsius)) + $spareMl;
         $fullest = match ($step->process) {
-            Process::DeepFry => 0.0,
+            Process::DeepFry, Process::ShallowFry => 0.0,
             // The syrup stands there whole; only the pieces come by the load.
             Process::Dunk => $all - (1 - $atATime) * $pieces->volumeMl($larder),
             default => $atATime * $all,

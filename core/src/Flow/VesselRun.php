@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FeastLadle\Flow;
 
 use FeastLadle\Heat\Flame;
-use FeastLadle\Recipe\Process;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Vessel\FillLimit;
 use FeastLadle\Vessel\FillLimits;
@@ -86,7 +85,7 @@ final readonly class VesselRun
     public function frying(): ?Step
     {
         foreach ($this->flows as $flow) {
-            if (Process::DeepFry === $flow->step->process) {
+            if ($flow->step->process->friesInFat()) {
                 return $flow->step;
             }
         }

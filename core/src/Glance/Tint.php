@@ -24,15 +24,14 @@ final readonly class Tint
     public static function mixed(array $parts): self
     {
         $sum = max(1e-9, array_sum(array_column($parts, 1)));
-        $of = static fn (callable $channel): int => (int) round(
-            array_sum(array_map(static fn (array $p): float => $channel($p[0]) * $p[1], $parts)) / $sum,
-        );
+        $red = $green = $blue = 0.0;
+        foreach ($parts as [$tint, $weight]) {
+            $red += $weight * $tint->red;
+            $green += $weight * $tint->green;
+            $blue += $weight * $tint->blue;
+        }
 
-        return new self(
-            $of(static fn (self $t): int => $t->red),
-            $of(static fn (self $t): int => $t->green),
-            $of(static fn (self $t): int => $t->blue),
-        );
+        return new self((int) round($red / $sum), (int) round($green / $sum), (int) round($blue / $sum));
     }
 
     /** So much of the way to another colour, 0 to 1. */

@@ -31,6 +31,7 @@ enum Process: string
     case Pressure = 'pressure';
     case Steam = 'steam';
     case DeepFry = 'deep-fry';
+    case ShallowFry = 'shallow-fry';
     case Griddle = 'griddle';
     case Dunk = 'dunk';
     case Steep = 'steep';
@@ -47,9 +48,16 @@ enum Process: string
     case Cut = 'cut';
     case Part = 'part';
     case TurnOut = 'turn-out';
+    case Coat = 'coat';
     case Garnish = 'garnish';
     case Portion = 'portion';
     case DishUp = 'dish-up';
+
+    /** Whether pieces are fried in fat that stands in the pan, deep or a finger's breadth. */
+    public function friesInFat(): bool
+    {
+        return self::DeepFry === $this || self::ShallowFry === $this;
+    }
 
     /** All that is known of it. */
     public function facts(): ProcessFacts

@@ -102,7 +102,7 @@ final readonly class ProcessGuide
             $step['pieces'] = ['grams' => 25, 'widthMm' => 35];
         }
         if ($this->asks(Question::FryingFat)) {
-            $step['takes'][] = ['ingredient' => 'ghee', 'fatDepthMm' => 50];
+            $step['takes'][] = ['ingredient' => 'ghee', 'fatDepthMm' => Process::ShallowFry === $this->process ? 8 : 50];
             $step['leaving'] = ['waterShare' => 0.1, 'fatUptake' => 0.08];
         }
 

@@ -149,6 +149,11 @@ final class ProcessTable
                 questions: [Question::FryingFat, Question::Pieces, Question::Steam], fill: FillLimit::DeepFat, cap: HeatCap::Syrup,
                 browns: true, cooksThrough: true, neverAlone: true, becomes: ['fried', 'balls'],
             ),
+            Process::ShallowFry => new ProcessFacts(
+                'Shallow-fry', $fire, [VesselKind::Pan, VesselKind::Griddle], [Growth::Load], $stir, [4.0, 6.0, 9.0], flame: Flame::Medium,
+                targets: $cues, questions: [Question::FryingFat, Question::Pieces, Question::Steam], fill: FillLimit::DeepFat,
+                cap: HeatCap::Syrup, browns: true, cooksThrough: true, neverAlone: true, becomes: ['fried', 'discs'],
+            ),
             Process::Griddle => new ProcessFacts(
                 'Cook on the griddle', $fire, [VesselKind::Griddle, VesselKind::Pan], $byLoad, $stir, [2.0, 3.0, 4.0],
                 flame: Flame::Medium, targets: $cues, questions: [Question::Load, Question::Steam], cap: HeatCap::Roast,
@@ -210,6 +215,10 @@ final class ProcessTable
             ),
             Process::TurnOut => new ProcessFacts(
                 'Turn out', $after, [VesselKind::Tray], $asLong, $stir, [1.0, 2.0, 3.0],
+            ),
+            Process::Coat => new ProcessFacts(
+                'Coat', $after, $tray, $byPiece, $stir, [3.0, 5.0, 8.0], leavesWhole: true, coolsToRoom: true, joins: true,
+                isShared: true, pieceByPiece: true, becomes: ['balls', 'rolls'],
             ),
             Process::Garnish => new ProcessFacts(
                 'Garnish', $after, $tray, $byMass, $stir, [3.0, 5.0, 8.0], leavesWhole: true, joins: true,

@@ -45,6 +45,7 @@ enum Action: string
     case Cut = 'cut';
     case Part = 'part';
     case TurnOut = 'turn-out';
+    case Coat = 'coat';
     case Garnish = 'garnish';
     case Portion = 'portion';
     case Leave = 'leave';

@@ -59,7 +59,8 @@ final class ProcessOf
                 && ([] === $ids || 1 === preg_match('/\b(?:more|another|further)\b/i', $words)))),
             Action::Fry => self::fry($ids, $words, $pan[1]),
             Action::DeepFry => Process::DeepFry,
-            Action::ShallowFry, Action::Griddle => Process::Griddle,
+            Action::ShallowFry => Process::ShallowFry,
+            Action::Griddle => Process::Griddle,
             Action::Bloom => Process::Bloom,
             Action::Infuse => \in_array('saffron', $ids, true) || !$stream->isHot ? Process::Infuse : Process::Steep,
             Action::Pressure => Process::Pressure,
@@ -106,6 +107,7 @@ final class ProcessOf
             Action::Part => Process::Part,
             Action::TurnOut => Process::TurnOut,
             Action::Portion => Process::Portion,
+            Action::Coat => Process::Coat,
             Action::Garnish => Process::Garnish,
             default => null,
         };

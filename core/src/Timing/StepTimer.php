@@ -92,7 +92,7 @@ final readonly class StepTimer
             Growth::BoilOff => $this->onFire->settlesAt($flow, $pot, $fire) >= $boil - Reducing::NEAR_THE_BOIL_K,
             Growth::WarmUp => null !== $this->onFire->warmUp($flow, $pot, $fire, $flow->warmsTo($boil), null),
             Growth::Fixed, Growth::Mass, Growth::Load => $this->boilsWhatItGives($flow)
-                || Process::DeepFry === $flow->step->process
+                || $flow->step->process->friesInFat()
                 || $this->onFire->leastMinutes($flow, $pot, $fire) <= $this->byRecipe($flow, $pot, $scale, null, null)->exact,
             default => true,
         };
@@ -151,7 +151,7 @@ final readonly class StepTimer
 
     private function notShorterThanItsHeat(Minutes $told, StepFlow $flow, PotChoice $pot, Fire $fire, ?TimeAccount $account): ?Minutes
     {
-        if (Process::DeepFry === $flow->step->process) {
+        if ($flow->step->process->friesInFat()) {
             return $told;
         }
         if (!$this->onFire->holdsHeat($flow, $pot, new Fire($fire->burner, Flame::High))) {

@@ -90,6 +90,21 @@ final class BatchByHandTest extends TestCase
         self::assertSame([(int) ceil($few->taken->pieces - 1e-9), 1], [$all?->piecesPerLoad, $all?->loads]);
     }
 
+    /** In little fat as many lie there as on a griddle, whatever the fat weighs: 0.6 of 600 cm² over 18.1 cm² are 19. */
+    public function testShallowFatHoldsWhatLiesSideBySide(): void
+    {
+        $flow = Ledger::follow(Shipped::recipe('sweet-potato-rounds'), Shipped::larder(), 2.0, 1, Climate::usual())->flow('fry');
+        $piece = $flow->step->gives->pieces ?? self::fail();
+        self::assertSame(48.0, $piece->widthMm);
+        $load = FryingLoad::in(StraightShape::rectangular(240, 250, 60), $flow, $piece, 8, Shipped::larder());
+        self::assertNotNull($load);
+        self::assertSame(19, $load->piecesPerLoad);
+        // 8 mm on 600 cm² are 480 ml, 398 g hot.
+        self::assertEqualsWithDelta(398.4, $load->fatGrams, 0.01);
+        self::assertSame((int) ceil($flow->taken->pieces / $load->piecesPerLoad), $load->loads);
+        self::assertNull(FryingLoad::in(StraightShape::rectangular(40, 40, 60), $flow, $piece, 8, Shipped::larder()));
+    }
+
     /** Fat that would rise over the limit is taken a millimetre at a time, down to six tenths of what is wished and no further. */
     public function testAShallowPanTakesLessFat(): void
     {

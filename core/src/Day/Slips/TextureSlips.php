@@ -56,7 +56,7 @@ final class TextureSlips
                 ->with(...$scene->rescues())
                 ->with(AmountSlips::leave(new Sentence('It is hard, without holes.')));
         }
-        if ($scene->is(Process::DeepFry, Process::FryGarnish, Process::Bloom)) {
+        if ($scene->is(Process::DeepFry, Process::ShallowFry, Process::FryGarnish, Process::Bloom)) {
             return $answer
                 ->saying(new Sentence('Nothing wet goes into the fat: off the flame before anything is changed.'))
                 ->with(...$scene->rescues())

@@ -53,7 +53,7 @@ final class WrongThing
     public static function outOfOrder(Scene $scene): SlipAnswer
     {
         $early = $scene->thing($scene->slip->bowl);
-        if (!$scene->is(Process::DeepFry) && ($scene->flow->softens || $scene->pot()->holdsGrain($scene->larder))) {
+        if (!$scene->is(Process::DeepFry, Process::ShallowFry) && ($scene->flow->softens || $scene->pot()->holdsGrain($scene->larder))) {
             $water = $scene->larder->get('water');
             $grams = 0.25 * $scene->pot()->waterGrams($scene->larder);
 
@@ -97,7 +97,8 @@ final class WrongThing
             return SlipAnswer::nothing()->with(AmountSlips::leave(new Sentence('Nobody knows what it was.')));
         }
         $grams = $scene->slip->grams ?? 0.0;
-        if (AmountSlips::isWet($thing) && $scene->is(Process::DeepFry, Process::HotFat, Process::FryGarnish, Process::Bloom)) {
+        $inFat = [Process::DeepFry, Process::ShallowFry, Process::HotFat, Process::FryGarnish, Process::Bloom];
+        if (AmountSlips::isWet($thing) && $scene->is(...$inFat)) {
             return SlipAnswer::nothing()
                 ->saying(new Sentence('Step back, flame off. Nobody leans over it until it has stopped spitting.'))
                 ->with(
