@@ -45,7 +45,10 @@ final readonly class Glancing
             $recipe->keepMinutes,
             $this->handMinutes($ledger, $recipe),
             $allergens,
-            [] === array_filter($sources, static fn (Source $s): bool => Origin::Plant !== ($s->ingredient->caveats->diet ?? Origin::Plant)),
+            [] === array_filter(
+                $sources,
+                static fn (Source $s): bool => Origin::Plant !== ($s->ingredient->caveats->diet ?? Origin::Plant),
+            ),
             array_values(array_unique(array_map(static fn (Source $s): string => $s->name, $sources))),
         );
     }
