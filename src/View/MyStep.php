@@ -56,7 +56,8 @@ final readonly class MyStep
     private const CLOSED_PERCENT = 100;
 
     /** Steam, drops, elbows and children tap too: over these a press ends nothing. */
-    private const HAZARDOUS = [Process::DeepFry, Process::ShallowFry, Process::HotFat, Process::Merge, Process::Pressure, Process::FryGarnish];
+    private const HAZARDOUS = [Process::DeepFry, Process::ShallowFry, Process::HotFat, Process::Merge, Process::Pressure,
+        Process::FryGarnish];
 
     public function __construct(private Larder $larder, private CookingDay $day)
     {

@@ -36,7 +36,10 @@ enum Shape: string
         }
         $named = mb_strtolower($recipe->portion->pieceName);
         $processes = array_map(static fn (Step $s): Process => $s->process, array_values($recipe->steps));
-        $did = static fn (Process ...$any): bool => [] !== array_filter($processes, static fn (Process $p): bool => \in_array($p, $any, true));
+        $did = static fn (Process ...$any): bool => [] !== array_filter(
+            $processes,
+            static fn (Process $p): bool => \in_array($p, $any, true),
+        );
 
         return match (true) {
             1 === preg_match('/coil|spiral|ring/', $named) => self::Coil,
