@@ -8,6 +8,7 @@ use App\Service\Speaker;
 use FeastLadle\Flow\Ledger;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Measure\AmountWriter;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Words\Sentence;
 
@@ -22,13 +23,11 @@ final readonly class RecipeJsonLd
     public function write(Recipe $recipe, Kitchen $kitchen, string $document): string
     {
         $ledger = Ledger::follow($recipe, $this->larder, 1.0, 1, $kitchen->climate);
-        $writer = $kitchen->measures->writer();
         $grams = [];
         $steps = [];
         foreach ($ledger->flows as $flow) {
             foreach ($flow->bowls as $bowl) {
-                $grams[$bowl->ingredient] =
-                    ($grams[$bowl->ingredient] ?? 0.0) + $writer->measuredGrams($this->larder->get($bowl->ingredient), $bowl->grams);
+                $grams[$bowl->ingredient] = ($grams[$bowl->ingredient] ?? 0.0) + $bowl->grams;
             }
             foreach ($flow->step->takes as $take) {
                 if (null !== $take->fatDepthMm && null !== $take->ingredient) {
@@ -47,7 +46,7 @@ final readonly class RecipeJsonLd
             $ingredients[] =
                 $this->speaker->say(0.0 === $amount
                     ? new Sentence('{thing}, for frying', ['thing' => $ingredient->name])
-                    : new Sentence('{amount} {thing}', ['amount' => $writer->main($ingredient, $amount), 'thing' => $ingredient->name]));
+                    : new Sentence('{amount} {thing}', ['amount' => AmountWriter::exact($amount), 'thing' => $ingredient->name]));
         }
 
         return json_encode(

@@ -19,6 +19,7 @@ final class LinkedData
     /** So many scripts are looked at in search of those, and so much of each tag. */
     private const MOST_TAGS = 2000;
     private const LONGEST_TAG = 1000;
+    private const LONGEST_NAME = 90;
 
     /**
      * The JSON-LD parts of a page.
@@ -77,13 +78,15 @@ final class LinkedData
             return null;
         }
         $yield = $recipe['recipeYield'] ?? '';
+        $steps = \array_slice($this->instructions($recipe['recipeInstructions'] ?? []), 0, self::MOST_ROWS);
 
         return new ToldRecipe(
             mb_substr($this->text($recipe['name'] ?? ''), 0, 100),
             mb_substr($this->text($recipe['description'] ?? ''), 0, 400),
             \array_slice($this->texts($recipe['recipeIngredient'] ?? ($recipe['ingredients'] ?? [])), 0, self::MOST_ROWS),
-            \array_slice($this->instructions($recipe['recipeInstructions'] ?? []), 0, self::MOST_ROWS),
+            array_column($steps, 0),
             mb_substr($this->text(\is_array($yield) ? $yield[0] ?? '' : $yield), 0, 40),
+            array_filter(array_column($steps, 1), static fn (string $title): bool => '' !== $title),
         );
     }
 
@@ -118,16 +121,19 @@ final class LinkedData
         return null;
     }
 
-    /** @return list<string> */
+    /** @return list<array{string, string}> what is to be done, and the name of the step; empty where it has none of its own */
     private function instructions(mixed $value, int $depth = 0): array
     {
         if (\is_string($value)) {
             // One long text: a sentence a step.
-            return array_values(
-                array_filter(
-                    array_map(
-                        fn (string $s): string => $this->text($s),
-                        preg_split('/\R+|(?<=[a-z)][.!?])\s+(?=[A-Z])/u', $this->text($value, true)) ?: [],
+            return array_map(
+                static fn (string $s): array => [$s, ''],
+                array_values(
+                    array_filter(
+                        array_map(
+                            fn (string $s): string => $this->text($s),
+                            preg_split('/\R+|(?<=[a-z)][.!?])\s+(?=[A-Z])/u', $this->text($value, true)) ?: [],
+                        ),
                     ),
                 ),
             );
@@ -140,8 +146,14 @@ final class LinkedData
         }
         if (isset($value['text']) || isset($value['name'])) {
             $text = $this->text($value['text'] ?? ($value['name'] ?? ''));
+            $name = mb_substr($this->text($value['name'] ?? ''), 0, self::LONGEST_NAME);
+            $steps = '' === $text ? [] : $this->instructions($text, $depth + 1);
+            // A name that only begins the text again says nothing of its own.
+            if ([] !== $steps && '' !== $name && !str_starts_with(mb_strtolower($text), mb_strtolower(rtrim($name, '.…')))) {
+                $steps[0][1] = $name;
+            }
 
-            return '' === $text ? [] : $this->instructions($text, $depth + 1);
+            return $steps;
         }
         $steps = [];
         foreach ($value as $item) {

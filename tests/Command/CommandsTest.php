@@ -40,7 +40,8 @@ final class CommandsTest extends KernelTestCase
             ),
         ];
         yield 'proven by trying everything' => [$stuck(2), 1];
-        yield 'undecided' => [$stuck(20), 3];
+        yield 'proven by counting what overlaps' => [$stuck(20), 1];
+        yield 'too large for a proof' => [$stuck(40), 3];
     }
 
     /** @param array<string, mixed>|string $problem */
@@ -251,6 +252,8 @@ final class CommandsTest extends KernelTestCase
         );
         self::assertIsArray($recipe['recipeIngredient']);
         self::assertContains('400 g Milk solids, fresh', $recipe['recipeIngredient']);
+        // As it is written, not as a scale shows it.
+        self::assertContains('3 g Baking powder', $recipe['recipeIngredient']);
         self::assertContains('Frying oil, for frying', $recipe['recipeIngredient']);
         self::assertIsArray($recipe['recipeInstructions']);
         self::assertCount(7, $recipe['recipeInstructions']);

@@ -6,9 +6,12 @@ namespace App\Tests\Import;
 
 use App\Entity\RecipeDraft;
 use App\Import\Intake;
+use App\Import\LinkedData;
 use App\Service\DraftDesk;
 use App\Service\RecipeBook;
 use FeastLadle\Document\FaultyDocument;
+use FeastLadle\Drafting\DraftOfTelling;
+use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
@@ -23,6 +26,25 @@ final class IntakeTest extends KernelTestCase
         {"@type": "HowToStep", "text": "Fry the carrots in the ghee for 8 minutes."},
         {"@type": "HowToStep", "text": "Add the milk and simmer for 40 minutes, stirring now and then."}]},
         {"@type": "HowToStep", "text": "Add the sugar and stir until it leaves the sides of the pan.<script>alert(1)</script>"}]}';
+
+    /** A step that has a name and a text keeps both: the name stands over the first thing that is done in it. */
+    public function testNamesAndTextsOfStepsAreBothKept(): void
+    {
+        $told = (new LinkedData())->told('{"@type": "Recipe", "name": "Halwa", "recipeIngredient": ["500 g carrots", "200 g sugar"],
+            "recipeInstructions": [
+                {"@type": "HowToStep", "name": "The slow part", "text": "Simmer the carrots for 40 minutes. Add the sugar."},
+                {"@type": "HowToStep", "name": "Stir it dry", "text": "Stir it dry, for ten minutes, until it leaves the pan."},
+                {"@type": "HowToStep", "name": "A word", "text": "My aunt liked it so."},
+                {"@type": "HowToStep", "text": "Cool it for an hour."}]}');
+        self::assertNotNull($told);
+        self::assertSame([0 => 'The slow part', 3 => 'A word'], $told->titles);
+        $draft = (new DraftOfTelling(Shipped::lines(), Shipped::telling(), 240))->make($told, 'halwa');
+        $steps = $draft->draft->steps();
+        self::assertSame(['The slow part', 'simmer'], [$steps[0]['title'] ?? '', $steps[0]['process'] ?? '']);
+        self::assertStringContainsString('carrots', json_encode($steps[0], \JSON_THROW_ON_ERROR));
+        self::assertNotContains('A word', array_column($steps, 'title'));
+        self::assertStringContainsString('A word', json_encode($draft->guesses, \JSON_THROW_ON_ERROR));
+    }
 
     /** @return iterable<string, array{string}> */
     public static function forms(): iterable

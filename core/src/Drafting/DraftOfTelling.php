@@ -26,6 +26,8 @@ final class DraftOfTelling
 
     private const PERIODS = ['hour' => 60, 'day' => 1440, 'week' => 10080, 'month' => 43200, 'year' => 525600];
 
+    private const LONGEST_TITLE = 90;
+
     private const LONGEST_KEEPING = 100_000;
 
     /** @var list<array<string, mixed>> */
@@ -56,8 +58,18 @@ final class DraftOfTelling
             array_push($listed, ...$this->listed($line));
         }
         $heard = $this->telling->hear($told->text(), $listed);
+        $titled = [];
         foreach ($heard->steps as $number => $step) {
             $this->step($heard, $number, $step);
+            // The name that a step was given stands over the first thing that is done in it.
+            $at = $told->titleAt($heard->text->tokens[$step->first]->start);
+            if (null !== $at && !isset($titled[$at])) {
+                $titled[$at] = true;
+                $this->steps[\count($this->steps) - 1]['title'] = mb_substr($told->titles[$at], 0, self::LONGEST_TITLE);
+            }
+        }
+        foreach (array_diff_key($told->titles, $titled) as $title) {
+            $this->open->guess('', 'Told as the name of a step in which nothing is done: "{title}"', title: $title);
         }
         $this->leftOver($heard);
         $this->joinStreams($heard);

@@ -167,6 +167,12 @@ final readonly class AmountWriter
         return null;
     }
 
+    /** To a hundredth of a gram, for who reads it as a number: no scale is asked. */
+    public static function exact(float $grams): Sentence
+    {
+        return new Sentence('{n} g', ['n' => round($grams, 2)]);
+    }
+
     public static function weight(float $grams): Sentence
     {
         if ($grams >= 1000) {
