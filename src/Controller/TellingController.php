@@ -8,11 +8,13 @@ use App\Import\Intake;
 use App\Service\CurrentKitchen;
 use App\Service\DraftDesk;
 use App\Service\KitchenLarder;
+use App\Service\KitchenWords;
 use App\Service\OpenDraft;
 use App\View\DraftPage;
 use App\View\TellingPage;
 use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Drafting\Answering;
+use FeastLadle\Telling\Action;
 use FeastLadle\Telling\LineReader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -35,20 +37,26 @@ final class TellingController extends AbstractController
         return $this->show($this->desk->open($id), $request->query->getInt('word', -1), $page);
     }
 
-    /** A word means a thing from now on, here and in every telling that this kitchen hears. */
+    /** A word means a thing, something that is done, or nothing, from now on and in every telling that this kitchen hears. */
     #[Route('/word', name: 'telling_word', methods: ['POST'])]
-    public function word(int $id, Request $request, KitchenLarder $larder): Response
+    public function word(int $id, Request $request, KitchenLarder $larder, KitchenWords $words): Response
     {
         $this->guard($request);
         $open = $this->desk->open($id);
         $word = mb_strtolower(mb_substr(trim($request->request->getString('word')), 0, self::LONGEST_WORD));
-        $thing = $request->request->getString('thing');
-        if ('' === $word || null === $larder->thing($thing)) {
-            $this->addFlash('bad', 'The larder knows no such thing. Choose one of its list.');
+        [$kind, $what] = [...explode(':', $request->request->getString('means'), 2), ''];
+        $means = match ($kind) {
+            'thing' => null === $larder->thing($what) ? false : $what,
+            'do' => Action::tryFrom($what) ?? false,
+            'nothing' => null,
+            default => false,
+        };
+        if ('' === $word || false === $means) {
+            $this->addFlash('bad', 'That is no meaning of this list. Choose one of it.');
 
             return $this->redirectToRoute('telling', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
-        $larder->learn($word, $thing);
+        $words->learn($word, $means);
         $this->addFlash('good', 'Learned: the telling was read again.');
 
         return $this->redirectToRoute('telling_again', ['id' => $open->record->getId()], Response::HTTP_TEMPORARY_REDIRECT);

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use App\Entity\KitchenWord;
+use App\Repository\KitchenRepository;
+use App\Repository\KitchenWordRepository;
+use Doctrine\DBAL\Exception as DatabaseException;
+use Doctrine\ORM\EntityManagerInterface;
 use FeastLadle\Asking\BookShares;
 use FeastLadle\Asking\FiveQuestions;
 use FeastLadle\Asking\Unsaids;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Recipe;
 use FeastLadle\Recipe\RecipeReader;
+use FeastLadle\Telling\Action;
 use FeastLadle\Telling\Lexicon;
 use FeastLadle\Telling\LexiconReader;
 use FeastLadle\Telling\LineReader;
@@ -24,12 +30,64 @@ final readonly class KitchenWords
         private Larder $larder,
         private KitchenLarder $things,
         private RecipeBook $book,
+        private KitchenRepository $kitchens,
+        private KitchenWordRepository $words,
+        private EntityManagerInterface $entities,
     ) {
     }
 
     public function lexicon(): Lexicon
     {
-        return (new LexiconReader())->read($this->files->words())->with($this->things->ownWords());
+        $does = $nothing = [];
+        foreach ($this->corrections() as $word) {
+            $action = Action::tryFrom($word->getAction());
+            if (null !== $action) {
+                $does[$word->getWord()] = $action;
+            } elseif (KitchenWord::NOTHING === $word->getAction()) {
+                $nothing[] = $word->getWord();
+            }
+        }
+
+        return (new LexiconReader())->read($this->files->words())->with($this->things->ownWords())->corrected($does, $nothing);
+    }
+
+    /**
+     * From now on a word means this in the home kitchen; what it meant before goes.
+     *
+     * @param Action|string|null $means what is done, the id of a thing of the larder, or null: it says nothing
+     */
+    public function learn(string $word, Action|string|null $means): void
+    {
+        $kitchen = $this->kitchen->home();
+        $known = $this->words->of($kitchen, $word);
+        if (\is_string($means)) {
+            if (null !== $known) {
+                $this->entities->remove($known);
+                $this->entities->flush();
+            }
+            $this->things->learn($word, $means);
+
+            return;
+        }
+        $action = $means->value ?? KitchenWord::NOTHING;
+        if (null === $known) {
+            $this->entities->persist(new KitchenWord($kitchen, $word, $action));
+        } else {
+            $known->becomes($action);
+        }
+        $this->entities->flush();
+    }
+
+    /** @return list<KitchenWord> none where nothing was laid out yet */
+    private function corrections(): array
+    {
+        try {
+            $kitchen = $this->kitchens->local();
+
+            return null === $kitchen ? [] : $this->words->all($kitchen);
+        } catch (DatabaseException) {
+            return [];
+        }
     }
 
     public function lines(): LineReader

@@ -7,24 +7,33 @@ namespace App\View;
 use App\Service\OpenDraft;
 use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\Process;
+use FeastLadle\Telling\Action;
 use FeastLadle\Telling\FragmentKind;
 use FeastLadle\Telling\Heard;
+use FeastLadle\Telling\SpanKind;
 use FeastLadle\Telling\ToldAmount;
 use FeastLadle\Words\Sentence;
 
 /**
  * A telling with its words lit by what they became, beside the flow that was made of them.
  *
- * @phpstan-type Run array{text: string, kind: string, says: Sentence|null, number: int|null, step: int|null, thing: string|null,
+ * @phpstan-type Run array{text: string, kind: string, says: Sentence|null, number: int|null, step: int|null, means: string,
  *     named: string}
  */
 final readonly class TellingPage
 {
+    /** What a telling says and no process is called. */
+    private const ONLY_TOLD = ['fry' => 'Fry', 'melt' => 'Melt', 'dip' => 'Dip', 'stir' => 'Stir', 'add' => 'Add', 'leave' => 'Leave it'];
+
     public function __construct(private DraftPage $draft, private Larder $larder)
     {
     }
 
-    /** @return array{runs: list<Run>, lit: Run|null, things: array<string, string>, draft: array<string, mixed>} */
+    /**
+     * @return array{runs: list<Run>, lit: Run|null, things: array<string, string>, does: array<string, string>,
+     *     draft: array<string, mixed>}
+     */
     public function of(OpenDraft $open, Heard $heard, int $lit): array
     {
         $runs = $this->runs($heard);
@@ -33,6 +42,7 @@ final readonly class TellingPage
             'runs' => $runs,
             'lit' => array_values(array_filter($runs, static fn (array $r): bool => $r['number'] === $lit))[0] ?? null,
             'things' => array_map(static fn (Ingredient $i): string => $i->name, $this->larder->all()),
+            'does' => self::does(),
             'draft' => $this->draft->of($open, -1),
         ];
     }
@@ -71,7 +81,7 @@ final readonly class TellingPage
     /** @return Run */
     private static function plain(string $text): array
     {
-        return ['text' => $text, 'kind' => '', 'says' => null, 'number' => null, 'step' => null, 'thing' => null, 'named' => ''];
+        return ['text' => $text, 'kind' => '', 'says' => null, 'number' => null, 'step' => null, 'means' => '', 'named' => ''];
     }
 
     /** @return array<int, Run> by token: what stands last in this list of meanings wins */
@@ -84,10 +94,11 @@ final readonly class TellingPage
             string $kind,
             ?Sentence $says,
             ?int $step,
-            ?ToldAmount $of = null,
+            string $named = '',
+            string $means = '',
         ) use (&$marks): void {
-            $mark = ['text' => '', 'kind' => $kind, 'says' => $says, 'number' => $first, 'step' => $step, 'thing' => $of?->thing?->id,
-                'named' => $of->named ?? ''];
+            $mark = ['text' => '', 'kind' => $kind, 'says' => $says, 'number' => $first, 'step' => $step, 'means' => $means,
+                'named' => $named];
             for ($i = max(0, $first); $i < $next; ++$i) {
                 $marks[$i] = $mark;
             }
@@ -101,7 +112,17 @@ final readonly class TellingPage
             foreach ($heard->fragments as $piece) {
                 if (FragmentKind::Work === $piece->kind && $piece->first >= $step->first && $piece->first < $step->next) {
                     $label = \FeastLadle\Recipe\ProcessGuide::of($step->process)->label;
-                    $light($piece->first, $piece->next, 'work', new Sentence('{process}', ['process' => $label]), $number);
+                    // The word that says what is done is the one to correct.
+                    $verb = $piece->of(SpanKind::Verb);
+                    $light(
+                        $piece->first,
+                        $piece->next,
+                        'work',
+                        new Sentence('{process}', ['process' => $label]),
+                        $number,
+                        null === $verb ? '' : mb_strtolower($heard->text->words($verb->first, $verb->next)),
+                        null === $verb?->action ? '' : 'do:'.$verb->action->value,
+                    );
                 }
             }
             foreach ($step->signs as $sign) {
@@ -120,10 +141,30 @@ final readonly class TellingPage
             }
         }
         foreach ($heard->amounts as $amount) {
-            $light($amount->first, $amount->next, null === $amount->thing ? 'unknown' : 'amount', self::says($amount), null, $amount);
+            $light(
+                $amount->first,
+                $amount->next,
+                null === $amount->thing ? 'unknown' : 'amount',
+                self::says($amount),
+                null,
+                mb_strtolower($amount->named),
+                null === $amount->thing ? '' : 'thing:'.$amount->thing->id,
+            );
         }
 
         return $marks;
+    }
+
+    /** @return array<string, string> what can be done, as a cook calls it, by action */
+    private static function does(): array
+    {
+        $does = [];
+        foreach (Action::cases() as $action) {
+            $does[$action->value] = self::ONLY_TOLD[$action->value] ?? Process::tryFrom($action->value)?->facts()->label;
+        }
+        asort($does);
+
+        return array_filter($does, static fn (?string $label): bool => null !== $label);
     }
 
     private static function says(ToldAmount $amount): Sentence

@@ -160,15 +160,50 @@ final class DraftTest extends BrowserCase
         $this->post(['op' => 'add-step', 'process' => 'cool']);
         $steps = $this->browser->request('GET', $draft)->filter('.map-step')->count();
 
-        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'thing' => 'moon']);
+        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'means' => 'thing:moon']);
         self::assertResponseRedirects($draft.'/telling', 303);
         self::assertCount($steps, $this->browser->request('GET', $draft)->filter('.map-step'));
 
-        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'thing' => 'cashews']);
+        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'moon nuts', 'means' => 'thing:cashews']);
         $this->browser->followRedirect();
         $this->browser->followRedirect();
         self::assertSelectorNotExists('.told-text .lit-unknown');
         self::assertCount($steps - 1, $this->browser->request('GET', $draft)->filter('.map-step'));
+    }
+
+    /** What a word was taken for can be corrected to something that is done, or to nothing; both are known the next time. */
+    public function testAWordIsCorrectedToWorkOrToNothing(): void
+    {
+        $this->browser->enableReboot();
+        $telling = 'Nut milk. Burble a litre of milk for ten minutes. Put in two cups of sugar. Cool it for an hour.';
+        $take = function () use ($telling): string {
+            $page = $this->browser->request('GET', '/recipes');
+            $this->browser->submit($page->selectButton('Take in')->form(), ['intake[text]' => $telling]);
+            $this->browser->followRedirect();
+
+            return $this->draft();
+        };
+        $titles = fn (string $draft): string => $this->browser->request('GET', $draft)->filter('.map-step')->text();
+        $draft = $take();
+        $token = $this->browser->getCrawler()->filter('.told-flow [name="_token"]')->attr('value');
+        // A lit step offers its verb to correct, with what it is taken for.
+        $lit = $this->browser->getCrawler()->filter('a.lit-work')->last()->attr('href');
+        $this->browser->request('GET', (string) $lit);
+        self::assertSame('cool', $this->browser->getCrawler()->filter('.learn [name="word"]')->attr('value'));
+        self::assertSame('do:cool', $this->browser->getCrawler()->filter('.learn option[selected]')->attr('value'));
+
+        foreach ([['burble', 'do:simmer'], ['cool', 'nothing']] as [$word, $means]) {
+            $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => $word, 'means' => $means]);
+            $this->browser->followRedirect();
+            $this->browser->followRedirect();
+        }
+        self::assertSelectorTextContains('.told-text .lit-work', 'Burble');
+        self::assertStringNotContainsString('Cool it', $this->browser->getCrawler()->filter('.told-flow')->text());
+        $again = $take();
+        self::assertStringContainsString('Burble', $titles($again));
+
+        $this->browser->request('POST', $draft.'/telling/word', ['_token' => $token, 'word' => 'burble', 'means' => 'do:fly']);
+        self::assertResponseRedirects($draft.'/telling', 303);
     }
 
     private function begin(string $name): void

@@ -23,6 +23,8 @@ final class Lexicon
      * @param array<string, list<string>> $fires     words by flame
      * @param array<string, list<string>> $lists     the other word lists, by name
      * @param array<string, string>       $own       ingredient ids by this kitchen's own words
+     * @param array<string, Action>       $does      what is done by this kitchen's own words for it
+     * @param list<string>                $nothing   words that say nothing in this kitchen
      */
     public function __construct(
         private readonly array $actions,
@@ -31,13 +33,41 @@ final class Lexicon
         public readonly array $fires,
         private readonly array $lists,
         public readonly array $own = [],
+        private readonly array $does = [],
+        private readonly array $nothing = [],
     ) {
     }
 
     /** @param array<string, string> $own ingredient ids by this kitchen's own words */
     public function with(array $own): self
     {
-        return new self($this->actions, $this->irregular, $this->vessels, $this->fires, $this->lists, [...$this->own, ...$own]);
+        return new self(
+            $this->actions,
+            $this->irregular,
+            $this->vessels,
+            $this->fires,
+            $this->lists,
+            [...$this->own, ...$own],
+            $this->does,
+            $this->nothing,
+        );
+    }
+
+    /**
+     * The same, as a kitchen corrected it.
+     *
+     * @param array<string, Action> $does    what is done, by its words
+     * @param list<string>          $nothing words that say nothing
+     */
+    public function corrected(array $does, array $nothing): self
+    {
+        return new self($this->actions, $this->irregular, $this->vessels, $this->fires, $this->lists, $this->own, $does, $nothing);
+    }
+
+    /** Whether a word that says nothing in this kitchen stands here. */
+    public function saysNothing(Text $text, int $i): bool
+    {
+        return [] !== $this->nothing && $text->longest($i, $this->nothing) > 0;
     }
 
     /** How many tokens the longest phrase of a list takes up here; 0 where none stands here. */
@@ -73,6 +103,9 @@ final class Lexicon
     public function verb(Text $text, int $i): ?array
     {
         $this->forms ??= $this->inflected();
+        if ($this->saysNothing($text, $i)) {
+            return null;
+        }
         for ($length = 5; $length > 0; --$length) {
             $words = [];
             for ($k = 0; $k < $length; ++$k) {
@@ -101,8 +134,15 @@ final class Lexicon
         foreach ($this->irregular as $form => $of) {
             $irregular[$of][] = $form;
         }
+        $actions = [];
+        foreach ($this->does as $verb => $action) {
+            $actions[] = [$action, [(string) $verb]];
+        }
         foreach ($this->actions as $action => $verbs) {
-            $is = Action::from($action);
+            $actions[] = [Action::from($action), $verbs];
+        }
+        // A kitchen's own come first: what is known already stays as it is.
+        foreach ($actions as [$is, $verbs]) {
             foreach ($verbs as $verb) {
                 [$first, $rest] = explode(' ', $verb, 2) + [1 => ''];
                 $rest = '' === $rest ? '' : ' '.$rest;

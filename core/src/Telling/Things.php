@@ -36,6 +36,9 @@ final class Things
     public function at(Text $text, int $i, bool $evenStopped = false): ?array
     {
         $this->names ??= $this->named();
+        if ($this->lexicon->saysNothing($text, $i)) {
+            return null;
+        }
         for ($length = self::LONGEST_NAME; $length > 0; --$length) {
             $words = [];
             for ($k = 0; $k < $length; ++$k) {

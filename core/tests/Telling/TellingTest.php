@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Telling;
 
+use FeastLadle\Recipe\Process;
+use FeastLadle\Telling\Action;
+use FeastLadle\Telling\Heard;
+use FeastLadle\Telling\Lexicon;
 use FeastLadle\Telling\Telling;
 use FeastLadle\Telling\Text;
 use FeastLadle\Telling\ToldAmount;
+use FeastLadle\Telling\ToldStep;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -182,6 +187,25 @@ final class TellingTest extends TestCase
             }
         }
         self::assertSame($amounts, $told);
+    }
+
+    /** A kitchen has its own word for what is done, and words that say nothing to it. */
+    public function testAKitchensOwnWordsAreHeardAsItMeansThem(): void
+    {
+        $hear = static fn (Lexicon $words, string $told): Heard => (new Telling(Shipped::larder(), $words, 240.0))->hear($told);
+        $told = 'Two cups of milk. Burble the milk for ten minutes. Put in a handful of glow seeds.';
+        $before = $hear(Shipped::lexicon(), $told);
+        self::assertNotContains(Process::Simmer, array_map(static fn (ToldStep $s): Process => $s->process, $before->steps));
+        $after = $hear(Shipped::lexicon()->corrected(['burble' => Action::Simmer], []), $told);
+        self::assertSame(Process::Simmer, $after->steps[0]->process);
+        self::assertSame([10.0, 10.0], $after->steps[0]->minutes);
+        // Bent as any other verb is.
+        $bent = $hear(Shipped::lexicon()->corrected(['burble' => Action::Simmer], []), 'Two cups of milk, burbled for ten minutes.');
+        self::assertSame(Process::Simmer, $bent->steps[0]->process ?? null);
+        // "seeds" is no work here, and "milk" no thing.
+        $none = $hear(Shipped::lexicon()->corrected([], ['milk', 'seed', 'seeds']), 'Boil the milk. Seed two mangoes.');
+        self::assertSame([], array_filter($none->amounts, static fn (ToldAmount $a): bool => 'milk' === $a->key()));
+        self::assertNotContains(Process::Prepare, array_map(static fn (ToldStep $s): Process => $s->process, $none->steps));
     }
 
     public function testEverythingReadPointsToItsWords(): void
