@@ -161,7 +161,8 @@ final class Pots
             $own = $this->counter->waiting;
             $this->counter->waiting = [];
         }
-        $again = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id, $own)));
+        $untold = static fn (ToldAmount $a): ?string => $a->isTold ? null : $a->thing?->id;
+        $again = array_values(array_filter(array_map($untold, [...$this->counter->adding, ...$own])));
         $named = $this->streams->named($words, $again, $everything);
         // "and put them on top": the nuts that were just fried.
         if (Process::Garnish === $process && null !== $before && Process::FryGarnish === $before->process) {
