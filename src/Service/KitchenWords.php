@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Service;
 
 use App\Entity\KitchenWord;
+use App\Entity\RecipeRecord;
 use App\Repository\KitchenRepository;
 use App\Repository\KitchenWordRepository;
 use Doctrine\DBAL\Exception as DatabaseException;
@@ -14,12 +15,12 @@ use FeastLadle\Asking\FiveQuestions;
 use FeastLadle\Asking\Unsaids;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Recipe;
-use FeastLadle\Recipe\RecipeReader;
 use FeastLadle\Telling\Action;
 use FeastLadle\Telling\Lexicon;
 use FeastLadle\Telling\LexiconReader;
 use FeastLadle\Telling\LineReader;
 use FeastLadle\Telling\Telling;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** The words that ship, with what this kitchen calls its things, and what reads by them. */
 final readonly class KitchenWords
@@ -33,6 +34,8 @@ final readonly class KitchenWords
         private KitchenRepository $kitchens,
         private KitchenWordRepository $words,
         private EntityManagerInterface $entities,
+        private Kept $kept,
+        #[Autowire('%app.core_version%')] private string $coreVersion,
     ) {
     }
 
@@ -100,18 +103,23 @@ final readonly class KitchenWords
         return new Telling($this->larder, $this->lexicon(), $this->cupMl());
     }
 
+    /** What was never said is supposed as this kitchen's own book has it. */
     public function questions(): FiveQuestions
     {
-        $recipes = array_map(
-            fn (string $json): Recipe => (new RecipeReader($this->larder))->read($json, null, $this->book),
-            $this->files->recipes(),
-        );
-
         return new FiveQuestions(
             $this->larder,
             $this->kitchen->equipment()->climate,
-            new Unsaids(BookShares::of($recipes), $this->cupMl()),
+            new Unsaids($this->shares(), $this->cupMl()),
         );
+    }
+
+    private function shares(): BookShares
+    {
+        $follows = [$this->coreVersion, $this->things->fingerprint(), $this->book->state()];
+
+        return $this->kept->get(hash('xxh128', serialize($follows)), 'shares', fn (): BookShares => BookShares::of(array_filter(
+            array_map(fn (RecipeRecord $r): ?Recipe => $this->book->find($r->getSlug(), null), $this->book->all()),
+        )));
     }
 
     private function cupMl(): float

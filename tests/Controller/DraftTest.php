@@ -7,6 +7,7 @@ namespace App\Tests\Controller;
 use App\Service\DraftDesk;
 use App\Service\RecipeBook;
 use App\Tests\Support\BrowserCase;
+use FeastLadle\Tests\Support\Shipped;
 
 /** The writing desk over the wire. */
 final class DraftTest extends BrowserCase
@@ -169,6 +170,34 @@ final class DraftTest extends BrowserCase
         $this->browser->followRedirect();
         self::assertSelectorNotExists('.told-text .lit-unknown');
         self::assertCount($steps - 1, $this->browser->request('GET', $draft)->filter('.map-step'));
+    }
+
+    /** How much of a thing is usual is what this kitchen's own book takes of it: a recipe that takes more widens the question. */
+    public function testWhatWasNeverSaidIsSupposedAsTheOwnBookHasIt(): void
+    {
+        $this->browser->enableReboot();
+        $asked = function (): string {
+            $page = $this->browser->request('GET', '/recipes');
+            $this->browser->submit($page->selectButton('Take in')->form(), [
+                'intake[text]' => 'Peanut sand. Roast 100 g of semolina for five minutes. Put in peanuts and 50 g of sugar.',
+            ]);
+
+            return $this->browser->followRedirect()->filter('.told-questions li')->reduce(
+                static fn ($li): bool => str_contains($li->text(), 'Peanuts'),
+            )->text();
+        };
+        $before = $asked();
+        $recipe = str_replace('"slug": "peanut-brittle"', '"slug": "peanuts-and-little-else"', Shipped::json('recipes/peanut-brittle'));
+        $twentyfold = preg_replace_callback(
+            '/("ingredient": "peanuts",\s*"grams": )(\d+)/',
+            static fn (array $found): string => $found[1].(20 * (int) $found[2]),
+            $recipe,
+            -1,
+            $times,
+        );
+        self::assertGreaterThan(0, $times);
+        static::getContainer()->get(RecipeBook::class)->import((string) $twentyfold);
+        self::assertNotSame($before, $asked());
     }
 
     /** What a word was taken for can be corrected to something that is done, or to nothing; both are known the next time. */
