@@ -7,6 +7,7 @@ namespace App\Form;
 use Symfony\Component\Form\AbstractType;
 use Symfony\Component\Form\CallbackTransformer;
 use Symfony\Component\Form\Extension\Core\Type\HiddenType;
+use Symfony\Component\Form\Extension\Core\Type\TextareaType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
 use Symfony\Component\Form\FormBuilderInterface;
 
@@ -36,6 +37,15 @@ final class RuleType extends AbstractType
                             ),
                         ),
                     ),
+            )
+            ->add(
+                $builder
+                    ->create('instead', TextareaType::class, [
+                        'label' => 'Instead, a line each: sugar: jaggery × 1.1, what to look out for',
+                        'required' => false,
+                        'attr' => ['rows' => 3],
+                    ])
+                    ->addModelTransformer(new InsteadLines()),
             );
     }
 }

@@ -202,6 +202,34 @@ final class BookAndKitchenTest extends BrowserCase
         return $kitchen->getDocument();
     }
 
+    /** A line each, as one would write it on the wall; a line that says nothing is refused with all that was typed. */
+    public function testARuleSaysWhatIsTakenInstead(): void
+    {
+        $send = function (string $instead): void {
+            $this->browser->request('GET', '/kitchen');
+            $values = $this->browser->getCrawler()->filter('#kitchen-form')->form()->getPhpValues();
+            self::assertIsArray($values['kitchen']);
+            $rule = ['id' => 'dark', 'name' => 'Dark sugar only', 'forbids' => 'sugar, rock-sugar', 'instead' => $instead];
+            $values['kitchen']['rules'] = [$rule];
+            $this->browser->request('POST', '/kitchen', $values);
+        };
+        $send("sugar: jaggery × 1.1, darker, and moist\nrock-sugar: palm-jaggery\n");
+        self::assertResponseRedirects();
+        $rule = (new KitchenReader())->read($this->document())->rules->ingredients['dark'];
+        self::assertSame(['jaggery', 1.1, 'darker, and moist'], array_values((array) $rule->instead['sugar']));
+        self::assertSame(['palm-jaggery', 1.0, ''], array_values((array) $rule->instead['rock-sugar']));
+        $this->browser->followRedirect();
+        $written = $this->browser->getCrawler()->filter('[name="kitchen[rules][0][instead]"]')->text(null, false);
+        self::assertStringContainsString('sugar: jaggery × 1.1, darker, and moist', $written);
+
+        $before = $this->document();
+        $send('something brown');
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorExists('.fault');
+        self::assertStringContainsString('something brown', (string) $this->browser->getResponse()->getContent());
+        self::assertSame($before, $this->document());
+    }
+
     public function testAThingThatAFeastNeedsCanNotBeTakenOutOfTheKitchen(): void
     {
         $this->browser->request('GET', '/kitchen');

@@ -6,8 +6,12 @@ namespace FeastLadle\Diet;
 
 use FeastLadle\Feast\Dish;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Kitchen\IngredientRule;
+use FeastLadle\Kitchen\Instead;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Larder\Ingredient;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Larder\Substitute;
 use FeastLadle\Larder\Without;
 use FeastLadle\Portion\Group;
 
@@ -81,29 +85,69 @@ final readonly class DietGrid
      */
     private function culprits(array $sources, array $avoids): array
     {
+        $avoids = array_values(array_unique($avoids));
         $culprits = [];
         foreach ($sources as $source) {
-            foreach (array_unique($avoids) as $avoid) {
-                $without = Without::tryFrom($avoid);
-                $rule = $this->kitchen->rules->ingredients[$avoid] ?? null;
-                $hit = match (true) {
-                    null !== $rule => \in_array($source->ingredient?->id, $rule->forbids, true),
-                    null !== $without => [] !== array_intersect($without->allergens(), $source->allergens),
-                    default => \in_array($avoid, $source->allergens, true),
-                };
-                if ($hit) {
-                    $substitute = null === $without ? null : $source->ingredient?->substitute($without);
-                    $culprits[] = new Culprit(
-                        $source,
-                        $rule->name ?? 'without '.$avoid,
-                        null === $substitute ? null : $this->larder->get($substitute->ingredient),
-                        $substitute->caution ?? '',
-                    );
-                    break;
+            foreach ($avoids as $avoid) {
+                if (!$this->hits($avoid, $source->ingredient?->id, $source->allergens)) {
+                    continue;
                 }
+                $instead = $this->instead($avoid, $source->ingredient);
+                $by = null !== $instead && $this->mayStandIn($instead->ingredient, $avoids)
+                    ? $this->larder->get($instead->ingredient)
+                    : null;
+                $culprits[] = new Culprit(
+                    $source,
+                    $this->rule($avoid)->name ?? 'without '.$avoid,
+                    $by,
+                    null === $by ? '' : $instead->caution ?? '',
+                    null === $by ? 1.0 : $instead->ratio ?? 1.0,
+                );
+                break;
             }
         }
 
         return $culprits;
+    }
+
+    /** @param list<string> $allergens */
+    private function hits(string $avoid, ?string $ingredient, array $allergens): bool
+    {
+        $rule = $this->rule($avoid);
+
+        return null !== $rule
+            ? \in_array($ingredient, $rule->forbids, true)
+            : [] !== array_intersect(Without::tryFrom($avoid)?->allergens() ?? [$avoid], $allergens);
+    }
+
+    private function instead(string $avoid, ?Ingredient $ingredient): Instead|Substitute|null
+    {
+        $rule = $this->rule($avoid);
+        $without = Without::tryFrom($avoid);
+
+        return match (true) {
+            null === $ingredient => null,
+            null !== $rule => $rule->instead[$ingredient->id] ?? null,
+            null !== $without => $ingredient->substitute($without),
+            default => null,
+        };
+    }
+
+    /**
+     * What stands in for one thing must not be what another rule forbids.
+     *
+     * @param list<string> $avoids
+     */
+    private function mayStandIn(string $id, array $avoids): bool
+    {
+        return $this->larder->knows($id) && [] === array_filter(
+            $avoids,
+            fn (string $avoid): bool => $this->hits($avoid, $id, $this->larder->get($id)->caveats->allergens),
+        );
+    }
+
+    private function rule(string $avoid): ?IngredientRule
+    {
+        return $this->kitchen->rules->ingredients[$avoid] ?? null;
     }
 }

@@ -130,7 +130,7 @@ final class KitchenReader
             ),
             $this->tools($root->at('tools'), $ids),
             new HouseRules(
-                $this->rules($root->at('rules')),
+                (new IngredientRulesReader())->read($root->at('rules')),
                 $root->at('liftKg')->number(2, Lifting::MOST_KG, Lifting::DEFAULT_LIMIT_KG),
                 $this->fillLimits($root->at('fillLimits')),
             ),
@@ -209,23 +209,6 @@ final class KitchenReader
         }
 
         return $tools;
-    }
-
-    /** @return array<string, IngredientRule> */
-    private function rules(Node $list): array
-    {
-        $rules = [];
-        foreach ($list->items(40) as $node) {
-            $node->object(['id', 'name', 'forbids']);
-            $id = $node->at('id')->id();
-            $rules[$id] = new IngredientRule(
-                $id,
-                $node->at('name')->string(null, 80),
-                array_map(static fn (Node $n): string => $n->id(), $node->at('forbids')->items(300, 1)),
-            );
-        }
-
-        return $rules;
     }
 
     private static function onHand(Node $node): OnHand

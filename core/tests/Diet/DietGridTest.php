@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Diet;
 
+use FeastLadle\Diet\Culprit;
 use FeastLadle\Diet\DietGrid;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
 
@@ -37,6 +40,37 @@ final class DietGridTest extends TestCase
             'pudding'
         ]['g'];
         self::assertSame('without cashew', $pudding[0]->why);
+    }
+
+    public function testWhatTheHouseTakesInsteadIsNamedWithHowMuchOfIt(): void
+    {
+        $feast = $this->feast(['rules' => ['no-white-sugar']]);
+        $kitchen = static fn (string $by): Kitchen => (new KitchenReader())->read(json_encode([
+            ...Shipped::document('kitchens/tamarind-ghat'),
+            'rules' => [[
+                'id' => 'no-white-sugar',
+                'name' => 'Dark sugar only',
+                'forbids' => ['sugar'],
+                'instead' => [['for' => 'sugar', 'ingredient' => $by, 'ratio' => 1.1, 'caution' => 'Darker.']],
+            ]],
+        ], \JSON_THROW_ON_ERROR));
+        $of = static fn (string $by, Feast $feast): ?Culprit => array_values(array_filter(
+            (new DietGrid(Shipped::larder(), $kitchen($by)))->of($feast)['kesari'][$feast->groups[0]->id],
+            static fn (Culprit $c): bool => 'sugar' === $c->source->ingredient?->id,
+        ))[0] ?? null;
+        $culprit = $of('jaggery', $feast);
+        self::assertSame(['jaggery', 1.1, 'Darker.'], [$culprit?->substitute?->id, $culprit?->ratio, $culprit?->caution]);
+        // Something that the group avoids for another reason is no way out, nor is what this larder has not.
+        $milkless = $this->feast([
+            'rules' => ['no-white-sugar'],
+            'groups' => [['id' => 'g', 'name' => 'G', 'count' => 10, 'avoids' => ['dairy']]],
+        ]);
+        self::assertSame('jaggery', $of('jaggery', $milkless)?->substitute?->id);
+        foreach ([$of('condensed-milk', $milkless), $of('moon-dust', $feast)] as $without) {
+            self::assertNotNull($without);
+            self::assertNull($without->substitute);
+            self::assertSame('', $without->caution);
+        }
     }
 
     public function testAMenuWithNothingForAGroupSaysSo(): void

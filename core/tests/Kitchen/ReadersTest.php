@@ -25,6 +25,15 @@ final class ReadersTest extends TestCase
         yield 'no fire at all' => ['kitchens/kumbhar-lane', ['/burners' => []], ['/burners']];
         yield 'a height above all mountains' => ['kitchens/kumbhar-lane', ['/altitudeM' => 9000], ['/altitudeM']];
         yield 'an unknown fuel' => ['kitchens/kumbhar-lane', ['/burners/0/fuel' => 'steam'], ['/burners/0/fuel']];
+        yield 'instead of what is allowed, and of the forbidden itself' => [
+            'kitchens/tamarind-ghat',
+            [
+                '/rules/1/instead/0/for' => 'ghee',
+                '/rules/1/instead/1/ingredient' => 'sugar',
+                '/rules/0/instead/0/ratio' => 0,
+            ],
+            ['/rules/0/instead/0/ratio', '/rules/1/instead/0/for', '/rules/1/instead/1/ingredient'],
+        ];
         yield 'more than the whole' => ['larder', ['/ingredients/1/fat' => 0.9], ['/ingredients/1']];
         yield 'two of one name' => ['larder', ['/ingredients/1/id' => 'water'], ['/ingredients/1/id']];
         yield 'no pack' => ['larder', ['/ingredients/0/pack' => null], ['/ingredients/0/pack']];
