@@ -13,7 +13,10 @@ if (!is_file($kept)) {
 }
 $feast = json_decode((string) file_get_contents($kept), true, 64, \JSON_THROW_ON_ERROR);
 if ('now' === ($argv[1] ?? '')) {
-    $zone = new DateTimeZone('+05:30');
+    // In a time zone where it is 11:17 now, so that no shift is cut by a midnight, at whatever hour the tests run.
+    $offset = (11 * 60 + 17 - intdiv(time() % 86400, 60) + 720) % 1440 - 720;
+    $zoneName = sprintf('%s%02d:%02d', $offset < 0 ? '-' : '+', intdiv(abs($offset), 60), abs($offset) % 60);
+    $zone = new DateTimeZone($zoneName);
     $begins = new DateTimeImmutable($feast['date'].' 11:17', $zone);
     $shift = intdiv(time() - $begins->getTimestamp(), 60);
     $moved = static fn (int $day, string $time): DateTimeImmutable => (new DateTimeImmutable($feast['date'].' '.$time, $zone))
@@ -37,7 +40,7 @@ if ('now' === ($argv[1] ?? '')) {
             $hands[] = ['day' => $day($from), 'from' => $from->format('H:i'), 'to' => $to->format('H:i')] + $shiftOf;
         }
     }
-    $feast = ['date' => $date, 'timeZone' => '+05:30', 'hands' => $hands] + $feast;
+    $feast = ['date' => $date, 'timeZone' => $zoneName, 'hands' => $hands] + $feast;
 }
 $db->prepare('UPDATE feast SET document = ?, version = version + 1 WHERE id = 1')->execute([json_encode($feast)]);
 foreach (['day_event', 'feast_plan'] as $table) {
