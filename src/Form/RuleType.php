@@ -43,7 +43,7 @@ final class RuleType extends AbstractType
                     ->create('instead', TextareaType::class, [
                         'label' => 'Instead, a line each: sugar: jaggery × 1.1, what to look out for',
                         'required' => false,
-                        'attr' => ['rows' => 3],
+                        'attr' => ['rows' => 5],
                     ])
                     ->addModelTransformer(new InsteadLines()),
             );

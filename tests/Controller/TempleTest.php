@@ -103,7 +103,7 @@ final class TempleTest extends BrowserCase
         ]);
         $this->browser->followRedirect();
         self::assertSelectorTextContains('[data-cell="kesari/grown-ups"]', 'Semolina');
-        self::assertSelectorTextContains('[data-cell="kesari/grown-ups"]', 'Could be Buckwheat flour, as much. Roast it half as long');
+        self::assertSelectorTextContains('[data-cell="kesari/grown-ups"]', 'Buckwheat flour can stand in, as much of it. Roast it half as long');
     }
 
     public function testABoxIsFilledCountedAndRefusedWhenItHoldsNonsense(): void
