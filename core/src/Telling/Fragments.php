@@ -29,7 +29,9 @@ final readonly class Fragments
         $spans = $this->spans->in($text, $from, $to);
         $pieces = $this->pieces($text, $from, $to, $spans);
         if ($text->is($to, '?')) {
-            return array_map(static fn (array $p): Fragment => new Fragment(FragmentKind::Aside, $p[0], $p[1], [], $sentence), $pieces);
+            $kind = WhatFails::isAsked($text, $sentence) ? FragmentKind::Wrong : FragmentKind::Aside;
+
+            return array_map(static fn (array $p): Fragment => new Fragment($kind, $p[0], $p[1], [], $sentence), $pieces);
         }
         $fragments = [];
         $rest = WhatFails::isMending($text, $sentence) ? FragmentKind::Wrong : null;

@@ -45,7 +45,9 @@ final readonly class References
                     continue;
                 }
                 $again = $this->again($token->word, [...$before, ...$own]);
-                if (null !== $again) {
+                // "the juice of three lemons" is told once.
+                $isOfIt = $text->is($i + 1, 'of') && null !== $again && $again->first > $i && $again->first < $i + 5;
+                if (null !== $again && !$isOfIt) {
                     $found[] = new ToldAmount($again->thing, $token->word, null, null, null, '', $i, $i + 1, isTold: false);
                 }
             }

@@ -150,6 +150,7 @@ final readonly class Spans
                 ) && $text->is($i - 3, 'size', 'looks', 'feels', 'softer', 'harder', 'thick',
                     'big', 'small', 'thicker'))
                 || $text->is($i - 1, 'like')
+                || self::isMade($text, $i, $thing[1])
                 || ($text->is($i - 1, 'give', 'gives', 'drink', 'drinks', 'soak', 'throws', 'throw')
                     && $text->is($i, 'oil', 'fat', 'ghee', 'water'))
                 || ($text->is($thing[1], 'on') && $text->is($thing[1] + 1, 'your', 'the')
@@ -173,6 +174,13 @@ final readonly class Spans
         }
 
         return null === $thing ? null : new Span(SpanKind::Thing, $i, $thing[1], thing: $thing[0]);
+    }
+
+    /** "Make curds from three litres of milk": what comes of it, not what goes in. */
+    private static function isMade(Text $text, int $i, int $next): bool
+    {
+        return 1 === preg_match('/\b(?:makes?|made|making) (?:\p{L}+ ){0,2}$/iu', $text->words(max(0, $i - 3), $i).' ')
+            && $text->is($next, 'from', 'out');
     }
 
     /** @param list<Span> $before */

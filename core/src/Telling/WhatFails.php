@@ -15,6 +15,8 @@ final class WhatFails
 
     private const MENDS = '/^\W*(?:so |then |just )?(?:loosen|thin|stir in|dilute|soften|warm|keep .* water|have .* water)\b/i';
 
+    private const ASKED = '/^\W*(?:(?:is|are) (?:it|they) )?(?:still |a little )?too \p{L}+\W*$/iu';
+
     public static function fails(string $words): bool
     {
         return 1 === preg_match(self::FAILS, $words);
@@ -32,7 +34,15 @@ final class WhatFails
         return 1 === preg_match(self::MENDS, $text->words($next + 1, $next + 4));
     }
 
-    /** "It thickens overnight; thin it with milk": the second half. */
+    /** "Too stiff?", "Is it too thin?" */
+    public static function isAsked(Text $text, int $sentence): bool
+    {
+        [$from, $to] = $text->sentences[$sentence];
+
+        return $text->is($to, '?') && 1 === preg_match(self::ASKED, $text->words($from, $to));
+    }
+
+    /** "It thickens overnight; thin it with milk": the second half. "Too stiff? Hot milk.": the answer. */
     public static function isMending(Text $text, int $sentence): bool
     {
         [$from, $to] = $text->sentences[$sentence];
@@ -40,6 +50,10 @@ final class WhatFails
 
         // "If they melt the syrup was too weak; knead in some flour"
         if (null !== $before && $text->is($before[1], ';') && $text->is($before[0], 'if', 'should')) {
+            return true;
+        }
+
+        if (null !== $before && self::isAsked($text, $sentence - 1)) {
             return true;
         }
 
