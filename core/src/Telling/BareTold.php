@@ -106,8 +106,11 @@ final readonly class BareTold
         // "three minutes, turn, two more"
         $more = $piece->of(SpanKind::Number);
         $before = $this->pots->lastStep();
-        if (null !== $more && $text->is($more->next, 'more') && $more->next + 1 >= $piece->next && null !== $before?->minutes
-            && $before->sentence === $piece->sentence) {
+        $isMore = null !== $more && $text->is($more->next, 'more') && $more->next + 1 >= $piece->next;
+        // "three minutes on one side, two on the other"
+        $isOther = null !== $more
+            && 1 === preg_match('/^(?:minutes? )?on the (?:other|second)\b/i', $text->words($more->next, $piece->next));
+        if (null !== $more && ($isMore || $isOther) && null !== $before?->minutes && $before->sentence === $piece->sentence) {
             $before->minutes = [$before->minutes[0] + ($more->from ?? 0.0), $before->minutes[1] + ($more->to ?? $more->from ?? 0.0)];
 
             return;
@@ -125,6 +128,15 @@ final readonly class BareTold
             if (null !== $time) {
                 $this->manner->lasts($text, $step, $time);
             }
+
+            return;
+        }
+        // "they take twelve minutes in oil that is barely hot"
+        if (null !== $time && 1 === preg_match(
+            '/\b(?:they|it|each \p{L}+|a batch) (?:takes?|needs?|wants?|fr(?:y|ies)) .*\bin (?:the |hot |deep )*(?:oil|fat|ghee)\b/iu',
+            $words,
+        )) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::DeepFry, $own, $words), $time);
 
             return;
         }

@@ -43,6 +43,16 @@ final class Counter
         return array_values(array_map(static fn (ToldAmount $a): string => $a->key(), array_filter($this->adding, $isIn)));
     }
 
+    /** Whether what is being added is a sweet thing in water, and nothing else. */
+    public function addsSyrup(): bool
+    {
+        $added = $this->added();
+
+        return \in_array('water', $added, true)
+            && [] !== array_intersect($added, ProcessOf::SWEET)
+            && [] === array_diff($added, ProcessOf::SWEET, ['water']);
+    }
+
     /** Whether what was told last and stands in no pot yet is a fat. */
     public function endsWithFat(): bool
     {

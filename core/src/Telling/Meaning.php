@@ -94,8 +94,11 @@ final readonly class Meaning
 
                 $isWetted = !$stream->isHot
                     && \in_array('water', $this->pots->counter->added(), true);
+                // Flour under water for a night gives its starch; for minutes it is a batter at rest.
+                $isBatter = [] !== preg_grep('/-flour$/', $stream->holds) && 1 !== preg_match('/\b(?:hours|overnight|night)\b/i', $words);
                 if (
                     $isWetted
+                    && !$isBatter
                     && \in_array(
                         $this->pots->steps[$stream->last]->process,
                         [Process::Prepare, Process::Rinse, Process::Sieve, Process::Drain],
@@ -105,7 +108,7 @@ final readonly class Meaning
                     return Process::Soak;
                 }
 
-                if (Process::MixIn === $last && !$stream->isHot && $this->isUnderWater($stream->holds)) {
+                if (Process::MixIn === $last && !$stream->isHot && !$isBatter && $this->isUnderWater($stream->holds)) {
                     return Process::Soak;
                 }
 
@@ -127,7 +130,7 @@ final readonly class Meaning
                 return [] === $ids && !$this->namesOther($words, $ids) ? null : Process::Garnish;
             case Action::Set:
                 if (1 === preg_match('/\bto dry\b/i', $words)) {
-                    return null;
+                    return Process::Dry;
                 }
                 if (!$piece->has(SpanKind::Fire) && 1 !== preg_match('/\b(?:flame|fire|stove)\b/i', $words)) {
                     return Process::Set;

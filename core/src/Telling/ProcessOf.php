@@ -149,6 +149,7 @@ final class ProcessOf
             \in_array($last, [Process::Set, Process::Score, Process::TurnOut], true) => Process::Set,
             \in_array($last, [Process::Soak, Process::Rinse], true) => Process::Soak,
             \in_array($last, [Process::Chill], true) => Process::Chill,
+            \in_array($last, [Process::Steam, Process::DeepFry], true) => Process::Rest,
             $isHot || $isOff || \in_array($last, [Process::Steep, Process::Merge, Process::Dunk], true) => Process::Steep,
             default => Process::Rest,
         };
@@ -191,8 +192,11 @@ final class ProcessOf
     private static function fry(array $ids, string $words, bool $isDeep): Process
     {
         $shaped = '/\b(?:deep(?! (?:brown|gold|red|pink))|hot oil|in oil|loads?|rings|coils|balls|discs|slices|side|turning)\b/i';
+        // "fry the slices in two spoons of butter, turning them once"
+        $isLittle = 1 === preg_match('/\b(?:spoons?|tablespoons?|little)\b.*\b(?:butter|ghee|oil)\b/i', $words)
+            && 1 === preg_match('/\b(?:slices|discs|side|turning)\b/i', $words);
         if ($isDeep || 1 === preg_match($shaped, $words)) {
-            return Process::DeepFry;
+            return $isLittle && !$isDeep ? Process::ShallowFry : Process::DeepFry;
         }
         // "coconut bits" are a garnish, coconut by itself is roasted.
         $isBits = 1 === preg_match('/\b(?:bits|pieces|slivers|chips)\b/i', $words);

@@ -19,6 +19,9 @@ final readonly class Purpose
     /** Of the cook, not of the sweet. */
     private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
 
+    /** "between your palms", "once your hands can bear it" */
+    private const BY_HAND = '/\b(?:with|between|on|in|once|when|till|until) (?:your|the)/i';
+
     /** "they start to jump", "the skin shines": what one sees. */
     private const SEEN = '/^\W*(?:then |now |soon |in the morning |by (?:the )?morning |by then |after that )?(?:(?:it\'ll|they\'ll'
         .'|it|they|you can (?:see|hold|press|roll|draw|smell|hear)|there will be|bubbles)'
@@ -186,7 +189,7 @@ final readonly class Purpose
         }
         if ([] !== $verbs) {
             // "wrap your arm in a towel": the cook, not the sweet.
-            $isOwn = 1 === preg_match(self::ONES_OWN, $words) && 1 !== preg_match('/\b(?:with|between|on|in) (?:your|the)/i', $words);
+            $isOwn = 1 === preg_match(self::ONES_OWN, $words) && 1 !== preg_match(self::BY_HAND, $words);
             $isOfSweet = static fn (Span $s): bool => $s->is(SpanKind::Thing, SpanKind::Time, SpanKind::Measure);
             if ($isOwn && [] === array_filter($spans, $isOfSweet)) {
                 return FragmentKind::Caution;

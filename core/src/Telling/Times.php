@@ -35,6 +35,18 @@ final readonly class Times
 
             return;
         }
+        // "Sugar: 800 g with 350 ml of water, six minutes, until it strings"
+        if ($this->pots->counter->addsSyrup() && 1 === preg_match('/\b(?:strings?|threads?|syrup|sticky|tacky|brittle)\b/i', $words)) {
+            $this->manner->lasts($text, $this->pots->step(
+                $text,
+                $piece,
+                Process::Syrup,
+                $this->pots->counter->takeSweet($this->pots->streams),
+                $words,
+            ), $time);
+
+            return;
+        }
         // "ghee round it, lid on, three minutes": of the pan it is in
         if (
             null !== $last
@@ -64,6 +76,15 @@ final readonly class Times
         }
         if (null === $last) {
             $this->manner->saysTime($time);
+
+            return;
+        }
+        // "cover it with a damp cloth, thirty minutes"
+        if (!$this->pots->streams->current()->isHot && null === $last->minutes && 1 === preg_match(
+            '/^\W*(?:and |then )*cover\b/i',
+            $text->words($text->sentences[$piece->sentence][0], $time->first),
+        ) && !\in_array($last->process, [Process::Rest, Process::Soak, Process::Set, Process::Chill], true)) {
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Rest, [], ''), $time);
 
             return;
         }

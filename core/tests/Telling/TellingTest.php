@@ -20,7 +20,7 @@ use PHPUnit\Framework\TestCase;
 final class TellingTest extends TestCase
 {
     /** What has been looked at. Files above it are only run when the reading is done, and counted by the bench. */
-    private const LOOKED_AT = 78;
+    private const LOOKED_AT = 84;
 
     /** The files which the reading was built with. */
     public function testTheTellingsItWasBuiltWithStayUnderstood(): void
@@ -136,6 +136,34 @@ final class TellingTest extends TestCase
         ];
         yield 'asked and answered' => ['Simmer a litre of milk for an hour. Too thick? Cold milk, a little at a time.', 'simmer 60'];
         yield 'long ago' => ['Steam 20 parcels for twelve minutes. In the old days they steamed them in coconut shells.', 'steam 12'];
+        yield 'covered for so long' => [
+            'Sieve 200 g of flour. Rub in 40 g of ghee and add 90 ml of water. Cover it with a cloth, twenty minutes.',
+            'sieve, mix-in, rest 20',
+        ];
+        yield 'a batter rests, a grain soaks' => [
+            'Sieve 200 g of rice flour. Whisk in 300 ml of water and leave it for ten minutes.', 'sieve, mix-in, rest 10',
+        ];
+        yield 'flour under water for a night gives its starch' => [
+            'Sieve 200 g of wheat flour. Mix in a litre of water and leave it for eight hours.', 'sieve, mix-in, soak 480',
+        ];
+        yield 'how long they take in the fat' => [
+            'Knead 200 g of flour and 60 ml of water. Shape balls. They take nine minutes in oil that is not too hot.',
+            'knead, shape, deep-fry 9',
+        ];
+        yield 'one side and the other' => [
+            'Fry four bananas in two spoons of butter, two minutes on one side, one on the other.', 'shallow-fry 3',
+        ];
+        yield 'when hands can bear it' => [
+            'Simmer 300 g of jaggery and 200 g of coconut for ten minutes. Knead it once your hands can bear it.', 'simmer 10, knead',
+        ];
+        yield 'a syrup that nobody calls so' => [
+            'Deep-fry 300 g of dough for six minutes. Sugar: 400 g with 200 ml of water, five minutes, until it makes a string.',
+            'deep-fry 6, syrup 5',
+        ];
+        yield 'spread to dry' => ['Steam 300 g of rice flour for ten minutes. Spread it to dry, two hours.', 'steam 10, dry 120'];
+        yield 'out of the steam it rests' => [
+            'Steam 300 g of rice flour for ten minutes. Let it stand for five minutes.', 'steam 10, rest 5',
+        ];
         yield 'overnight, and how long that is' => [
             'Mix 300 g of flour and half a cup of curd to a batter. Let it ferment overnight, ten to twelve hours.', 'mix-in, rest 600-720',
         ];
