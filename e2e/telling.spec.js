@@ -29,7 +29,7 @@ test('a telling of two pots is read, corrected in a word, answered, and planned 
     await page.locator('.told-text .lit-unknown').focus();
     await page.keyboard.press('Enter');
     await expect(page.locator('.lit-word')).toContainText('white gold');
-    await page.getByLabel('means').selectOption('ghee');
+    await page.getByLabel('means').selectOption('thing:ghee');
     await page.getByRole('button', { name: 'Learn it and read again' }).press('Enter');
     await expect(page.locator('.told-text .lit-unknown')).toHaveCount(0);
     await page.locator('.told-text .lit-amount').filter({ hasText: 'white gold' }).click();
