@@ -210,6 +210,20 @@ final readonly class KitchenLarder
         $this->keep($id, [...$thing, 'names' => array_values(array_unique([...$names, $word]))]);
     }
 
+    /** Nothing goes by this word of the kitchen's own any more. */
+    public function unlearn(string $word): void
+    {
+        foreach (array_unique(array_filter($this->ownWords(), static fn (string $id, string $name): bool => mb_strtolower($name) === $word,
+            \ARRAY_FILTER_USE_BOTH)) as $id) {
+            $thing = $this->thing($id) ?? [];
+            $names = array_filter(\is_array($thing['names'] ?? null) ? $thing['names'] : [], \is_string(...));
+            $this->keep($id, [
+                ...$thing,
+                'names' => array_values(array_filter($names, static fn (string $name): bool => mb_strtolower($name) !== $word)),
+            ]);
+        }
+    }
+
     /**
      * What recipes and drafts bring with them and nobody else knows.
      *

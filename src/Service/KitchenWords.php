@@ -61,24 +61,22 @@ final readonly class KitchenWords
      */
     public function learn(string $word, Action|string|null $means): void
     {
-        $kitchen = $this->kitchen->home();
-        $known = $this->words->of($kitchen, $word);
-        if (\is_string($means)) {
-            if (null !== $known) {
+        $this->entities->wrapInTransaction(function () use ($word, $means): void {
+            $kitchen = $this->kitchen->home();
+            $this->things->unlearn($word);
+            $known = $this->words->of($kitchen, $word);
+            $action = \is_string($means) ? null : $means->value ?? KitchenWord::NOTHING;
+            if (null === $action && null !== $known) {
                 $this->entities->remove($known);
-                $this->entities->flush();
+            } elseif (null !== $action && null === $known) {
+                $this->entities->persist(new KitchenWord($kitchen, $word, $action));
+            } elseif (null !== $action) {
+                $known->becomes($action);
             }
-            $this->things->learn($word, $means);
-
-            return;
-        }
-        $action = $means->value ?? KitchenWord::NOTHING;
-        if (null === $known) {
-            $this->entities->persist(new KitchenWord($kitchen, $word, $action));
-        } else {
-            $known->becomes($action);
-        }
-        $this->entities->flush();
+            if (\is_string($means)) {
+                $this->things->learn($word, $means);
+            }
+        });
     }
 
     /** @return list<KitchenWord> none where nothing was laid out yet */

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Tests\Controller;
 
 use App\Service\DraftDesk;
+use App\Service\KitchenLarder;
+use App\Service\KitchenWords;
 use App\Service\RecipeBook;
 use App\Tests\Support\BrowserCase;
+use FeastLadle\Telling\Action;
+use FeastLadle\Telling\ToldAmount;
 use FeastLadle\Tests\Support\Shipped;
 
 /** The writing desk over the wire. */
@@ -198,6 +202,29 @@ final class DraftTest extends BrowserCase
         self::assertGreaterThan(0, $times);
         static::getContainer()->get(RecipeBook::class)->import((string) $twentyfold);
         self::assertNotSame($before, $asked());
+    }
+
+    /** A word means one thing: what it was learned as before goes, whether that was a thing, work, or nothing. */
+    public function testWhatAWordMeantBeforeGoes(): void
+    {
+        $words = static::getContainer()->get(KitchenWords::class);
+        $hears = static function () use ($words): string {
+            $step = $words->telling()->hear('Nut milk. Boil a litre of milk for ten minutes. Gloop it for an hour.')->steps[1] ?? null;
+
+            return $step?->process->value.' '.implode(' ', array_map(static fn (ToldAmount $a): string => $a->key(), $step->amounts ?? []));
+        };
+        foreach (['cashews', 'almonds'] as $id) {
+            $words->learn('gloop', $id);
+            self::assertSame($id, $words->lexicon()->own['gloop'] ?? null);
+        }
+        self::assertNotContains('gloop', (array) (static::getContainer()->get(KitchenLarder::class)->thing('cashews')['names'] ?? []));
+        $words->learn('gloop', Action::Cool);
+        self::assertArrayNotHasKey('gloop', $words->lexicon()->own);
+        self::assertSame('cool ', $hears());
+        $words->learn('gloop', null);
+        self::assertSame(' ', $hears());
+        $words->learn('gloop', 'almonds');
+        self::assertSame('almonds', $words->lexicon()->own['gloop'] ?? null);
     }
 
     /** What a word was taken for can be corrected to something that is done, or to nothing; both are known the next time. */

@@ -70,6 +70,12 @@ final class Lexicon
         return [] !== $this->nothing && $text->longest($i, $this->nothing) > 0;
     }
 
+    /** Whether this kitchen's own word for something that is done stands here: then it names no thing. */
+    public function isOwnWork(Text $text, int $i): bool
+    {
+        return [] !== $this->does && $text->longest($i, array_map(strval(...), array_keys($this->does))) > 0;
+    }
+
     /** How many tokens the longest phrase of a list takes up here; 0 where none stands here. */
     public function covers(string $list, Text $text, int $i): int
     {

@@ -36,7 +36,7 @@ final class Things
     public function at(Text $text, int $i, bool $evenStopped = false): ?array
     {
         $this->names ??= $this->named();
-        if ($this->lexicon->saysNothing($text, $i)) {
+        if ($this->lexicon->saysNothing($text, $i) || $this->lexicon->isOwnWork($text, $i)) {
             return null;
         }
         for ($length = self::LONGEST_NAME; $length > 0; --$length) {
