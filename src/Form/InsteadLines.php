@@ -13,7 +13,7 @@ use Symfony\Component\Form\DataTransformerInterface;
  */
 final readonly class InsteadLines implements DataTransformerInterface
 {
-    private const LINE = '/^(?<for>[^:]*?)\s*:\s*(?<by>[^\s×*,]+)(?:\s*[×x*]\s*(?<ratio>\d+(?:\.\d+)?))?\s*(?:,\s*(?<caution>.*))?$/u';
+    private const LINE = '/^(?<for>[^:]*?)\s*:\s*(?<by>[^\s×*,]+)(?:\s*[×x*]\s*(?<ratio>\d+(?:[.,]\d+)?))?\s*(?:,\s*(?<caution>.*))?$/u';
 
     public function transform(mixed $value): string
     {
@@ -42,7 +42,7 @@ final readonly class InsteadLines implements DataTransformerInterface
                 ? array_filter([
                     'for' => $found['for'],
                     'ingredient' => $found['by'],
-                    'ratio' => (float) ('' === ($found['ratio'] ?? '') ? 1 : $found['ratio']),
+                    'ratio' => '' === ($found['ratio'] ?? '') ? '' : (float) str_replace(',', '.', $found['ratio']),
                     'caution' => trim($found['caution'] ?? ''),
                 ], static fn (string|float $v): bool => '' !== $v)
                 : ['for' => $line];
