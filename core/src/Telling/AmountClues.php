@@ -31,7 +31,11 @@ final readonly class AmountClues
     /** @return SpokenUnit|null the unit of "and one of milk", after "five measures of water" */
     public function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
     {
-        return $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
+        // "a teaspoon of cardamom, a quarter of nutmeg, grated": of the whole nut.
+        $isOfWhole = ($span->from ?? 0.0) < 1.0 && 1 === preg_match('/^\W*of [\p{L} ]+, (?:freshly )?grated\b/iu',
+            $text->words($span->next, $span->next + 6));
+
+        return !$isOfWhole && $span->is(SpanKind::Number) && $last->isTold && $text->is($span->next, 'of')
             && 1 === preg_match('/^\W*(?:and|plus|to|,)?\W*$/i', $text->words($last->next, $span->first)) ? $last->unit : null;
     }
 

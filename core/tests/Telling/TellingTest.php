@@ -29,8 +29,8 @@ final class TellingTest extends TestCase
         $share = static fn (string $of): float => $score->sums[$of]['right'] / array_sum($score->sums[$of]);
         $report = $score->report()."\n".implode("\n", $score->faults);
         self::assertGreaterThanOrEqual(0.95, $share('amounts'), $report);
-        self::assertLessThanOrEqual(1, $score->sums['amounts']['wrong'], $report);
-        self::assertGreaterThanOrEqual(0.87, $share('times'), $report);
+        self::assertSame(0, $score->sums['amounts']['wrong'], $report);
+        self::assertGreaterThanOrEqual(0.88, $share('times'), $report);
         self::assertGreaterThanOrEqual(0.84, $share('processes'), $report);
         self::assertGreaterThanOrEqual(0.9, $share('signs'), $report);
         self::assertGreaterThanOrEqual(0.97, $share('no step'), $report);
@@ -193,6 +193,9 @@ final class TellingTest extends TestCase
             'Yellow pumpkin, a three kilo one, gives two kilos when it is peeled.', ['pumpkin 2 kg'],
         ];
         yield 'a kilo and so many grams' => ['A kilo and 800 g of jaggery.', ['jaggery 1800 g']];
+        yield 'a part of a whole nut' => [
+            'A teaspoon of cardamom, a quarter of nutmeg, grated.', ['cardamom 1 tsp', 'nutmeg 0.25 piece'],
+        ];
         yield 'altogether' => ['Warm milk, a quarter of a cup altogether, a spoon at a time.', ['milk 0.25 cup']];
         yield 'taken back in the next sentence' => ['Sugar, 400 g. No, that was too little, take 450.', ['sugar 450 g']];
         yield 'a tool is no amount' => ['Boil a litre of milk and beat it with a stick.', ['milk 1 l']];
