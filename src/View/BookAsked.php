@@ -14,7 +14,7 @@ final readonly class BookAsked
     public const MOST_WORDS = 80;
 
     /** A day of waiting, in minutes. */
-    private const DAY = 1440;
+    public const DAY = 1440;
 
     public const OF_PLANTS = 'plants';
 

@@ -23,9 +23,6 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class BookPage
 {
-    /** in minutes */
-    private const DAY = 1440;
-
     public function __construct(
         private RecipeBook $book,
         private Larder $larder,
@@ -35,7 +32,11 @@ final readonly class BookPage
     ) {
     }
 
-    /** @return array{sweets: list<Row>, bases: list<Row>, all: int, allergens: list<string>} by name; all: how many there are */
+    /**
+     * By name.
+     *
+     * @return array{sweets: list<Row>, bases: list<Row>, found: int, all: int, allergens: list<string>} all: how many there are
+     */
     public function of(BookAsked $asked): array
     {
         $glances = $this->glances();
@@ -54,7 +55,12 @@ final readonly class BookPage
         $allergens = array_values(array_unique($allergens));
         sort($allergens);
 
-        return [...$found, 'all' => \count($glances), 'allergens' => $allergens];
+        return [
+            ...$found,
+            'found' => \count($found['sweets']) + \count($found['bases']),
+            'all' => \count($glances),
+            'allergens' => $allergens,
+        ];
     }
 
     /** @return Row */
@@ -67,7 +73,7 @@ final readonly class BookPage
             'served' => $sweet->served->value,
             'questions' => $questions,
             'keepMinutes' => $sweet->keepMinutes,
-            'keepDays' => intdiv($sweet->keepMinutes, self::DAY),
+            'keepDays' => intdiv($sweet->keepMinutes, BookAsked::DAY),
             'handMinutes' => $sweet->handMinutes,
             'allergens' => $sweet->allergens,
             'revision' => $entry->newest()->getNumber(),

@@ -80,7 +80,7 @@ final class Solver
                 $propagation->earliest,
                 $propagation->latest,
                 $propagation->arcs,
-                max($work, min(4 * min($work, self::PROOF), self::PROOF)),
+                max($work, min(4 * $work, self::PROOF)),
             );
             if (null !== $conflict) {
                 return Solution::none(SolutionStatus::Infeasible, $seed, [$conflict], null, $iterations);
