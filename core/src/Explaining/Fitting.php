@@ -26,18 +26,24 @@ final readonly class Fitting
     /** So many steps are named. */
     private const MOST_NAMED = 4;
 
-    public function __construct(private Solve $solve)
+    /** @param int $patience how many times longer a dish looks for room beside the others */
+    public function __construct(private Solve $solve, private int $patience = 2)
     {
     }
 
-    /** @return list<Obstacle> one for each dish to leave out */
-    public function whatDoesNotFit(Task $task): array
+    /**
+     * @param list<string> $first dishes that go before those before them on the menu
+     *
+     * @return array{list<Obstacle>, Solution|null} one for each dish to leave out, and how the others go together
+     */
+    public function whatDoesNotFit(Task $task, array $first = []): array
     {
         $all = array_keys(array_filter($task->quantities->dishes, static fn (PlannedDish $d): bool => !$d->dish->isBase));
+        $all = array_values(array_unique([...array_intersect($first, $all), ...$all]));
         $out = [];
         foreach ($all as $dish) {
             $alone = $task->without(array_values(array_diff($all, [$dish])));
-            $solution = $this->solve->solution($alone, self::budget());
+            $solution = $this->solve->solution($alone, $this->budget());
             if (SolutionStatus::Feasible !== $solution->status) {
                 $out[$dish] =
                     $this->saysItAll($solution)
@@ -48,19 +54,22 @@ final readonly class Fitting
             }
         }
         $kept = [];
+        $near = null;
         foreach ($all as $dish) {
             if (isset($out[$dish])) {
                 continue;
             }
-            $solution = $this->solve->solution($task->without(array_values(array_diff($all, $kept, [$dish]))), self::budget());
+            $beside = $task->without(array_values(array_diff($all, $kept, [$dish])));
+            $solution = $this->solve->solution($beside, $this->budget(), $near);
             if (SolutionStatus::Feasible === $solution->status) {
+                $near = $solution;
                 $kept[] = $dish;
             } else {
                 $out[$dish] = new Obstacle($dish, Attempt::NO_ROOM);
             }
         }
 
-        return array_values($out);
+        return [array_values($out), $near];
     }
 
     /** A try whose dishes without room beside the others say what they lack there, as far as it was found by planning with more of it. */
@@ -69,7 +78,7 @@ final readonly class Fitting
         $out = array_map(static fn (Obstacle $o): string => $o->dish, $tried->leftOut);
         $task = $task->ofAmounts($tried->plan->quantities);
         $told = function (Obstacle $old) use ($task, $out): Obstacle {
-            if (Attempt::NO_ROOM !== $old->sentence->id) {
+            if (Attempt::NO_ROOM !== $old->sentence->id || $this->solve->hasSpent()) {
                 return $old;
             }
             $beside = $task->without(array_values(array_diff($out, [$old->dish])));
@@ -90,9 +99,9 @@ final readonly class Fitting
             && \in_array($solution->conflicts[0]->kind, [ConflictKind::Hold, ConflictKind::Resource, ConflictKind::Need], true);
     }
 
-    private static function budget(): Budget
+    private function budget(): Budget
     {
-        return Budget::milliseconds(self::TRIAL_MS)->patient(2);
+        return Budget::milliseconds(self::TRIAL_MS)->patient($this->patience);
     }
 
     /** The proof in a cook's words. */

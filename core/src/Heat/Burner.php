@@ -23,6 +23,14 @@ final readonly class Burner
         OutOfRange::check('burner ring, mm', $ringDiameterMm, ...self::RING_MM);
     }
 
+    /** Whether all that is worked out for one holds for the other. */
+    public function isLike(self $other): bool
+    {
+        return $this->fuel === $other->fuel
+            && $this->kilowatts === $other->kilowatts
+            && $this->ringDiameterMm === $other->ringDiameterMm;
+    }
+
     /** Power that reaches the pot, in kW, before what the food can stand. */
     public function netKw(Flame $flame): float
     {

@@ -66,6 +66,42 @@ final readonly class Kitchen
         return null;
     }
 
+    /** @return list<non-empty-list<Vessel>> a great kitchen has a dozen pots that are alike: what is worked out for one holds for all */
+    public function alikeVessels(): array
+    {
+        return self::alike($this->vessels, static fn (Vessel $a, Vessel $b): bool => $a->isLike($b));
+    }
+
+    /** @return list<non-empty-list<Burner>> */
+    public function alikeBurners(): array
+    {
+        return self::alike($this->burners, static fn (Burner $a, Burner $b): bool => $a->isLike($b));
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<string, T>     $things
+     * @param \Closure(T, T): bool $isLike
+     *
+     * @return list<non-empty-list<T>>
+     */
+    private static function alike(array $things, \Closure $isLike): array
+    {
+        $alike = [];
+        foreach ($things as $thing) {
+            foreach ($alike as $k => $group) {
+                if ($isLike($group[0], $thing)) {
+                    $alike[$k][] = $thing;
+                    continue 2;
+                }
+            }
+            $alike[] = [$thing];
+        }
+
+        return array_values($alike);
+    }
+
     /**
      * @param array<string, Burner>|null $burners
      * @param array<string, Vessel>|null $vessels

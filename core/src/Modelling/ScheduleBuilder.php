@@ -223,9 +223,7 @@ final readonly class ScheduleBuilder
         }
         $this->parts->built[$dish->id] = $planned;
         foreach ($planned->batchPlan->pots as $choice) {
-            foreach ($flow->roundsOfRun($choice->run) as $round) {
-                $holds->add($planned, $choice, $round);
-            }
+            $holds->add($planned, $choice, $flow->roundsOfRun($choice->run));
         }
     }
 }

@@ -14,6 +14,7 @@ use FeastLadle\Schedule\DurationRange;
 use FeastLadle\Schedule\Hold;
 use FeastLadle\Schedule\Link;
 use FeastLadle\Schedule\LinkType;
+use FeastLadle\Schedule\Need;
 
 /** Each vessel kept from the first step of its run until its contents have gone into the next. */
 final readonly class VesselHolds
@@ -22,8 +23,21 @@ final readonly class VesselHolds
     {
     }
 
-    /** Keeps the vessel of a run from its first step until the contents have gone into the next. */
-    public function add(PlannedDish $planned, PotChoice $choice, Round $round): void
+    /**
+     * Keeps the vessel of a run from its first step until the contents have gone into the next, in each round.
+     *
+     * @param list<Round> $rounds
+     */
+    public function add(PlannedDish $planned, PotChoice $choice, array $rounds): void
+    {
+        $needs = $this->vesselNeeds->of($planned, $choice);
+        foreach ($rounds as $round) {
+            $this->hold($planned, $choice, $round, $needs);
+        }
+    }
+
+    /** @param list<Need> $needs */
+    private function hold(PlannedDish $planned, PotChoice $choice, Round $round, array $needs): void
     {
         $run = $choice->run;
         $dish = $planned->dish->id;
@@ -42,7 +56,7 @@ final readonly class VesselHolds
         $this->parts->holds[$dish.'/'.$round->id().'/'.$run->id] = new Hold(
             $dish.'/'.$round->id().'/'.$run->id,
             array_values(array_unique($members)),
-            $this->vesselNeeds->of($planned, $choice),
+            $needs,
         );
     }
 

@@ -28,12 +28,16 @@ final readonly class VesselNeeds
     /** The same where batches go side by side in pots that are slower. */
     private const SLOWER = 2.0;
 
+    /** @var list<Burner> one of each kind: those that are alike take alike */
+    private array $burners;
+
     public function __construct(
         private Kitchen $kitchen,
         private Larder $larder,
         private StepTimer $timer,
         private Making $making = new Making(),
     ) {
+        $this->burners = array_column($kitchen->alikeBurners(), 0);
     }
 
     /** @return list<Need> */
@@ -62,21 +66,22 @@ final readonly class VesselNeeds
     /** @return non-empty-list<string> ids of vessels, the chosen one first */
     public function options(PlannedDish $planned, PotChoice $choice): array
     {
-        $options = [$choice->vessel()->id];
+        $first = $choice->vessel()->id;
+        $others = [];
         if (1 === \count($choice->vessels) && !$choice->ownWish && null === $choice->frying) {
-            foreach ($this->kitchen->vessels as $vessel) {
+            foreach ($this->kitchen->alikeVessels() as $vessels) {
+                $one = $vessels[0];
                 if (
-                    $vessel->id !== $choice->vessel()->id
-                    && $vessel->kind === $choice->run->kind
-                    && $choice->run->needBrimMl <= $vessel->shape->brimfulMl()
-                    && $this->isAsGood($planned, $choice, $vessel->id)
+                    $one->kind === $choice->run->kind
+                    && $choice->run->needBrimMl <= $one->shape->brimfulMl()
+                    && ($choice->vessel()->isLike($one) || $this->isAsGood($planned, $choice, $this->in($choice, $one->id)))
                 ) {
-                    $options[] = $vessel->id;
+                    $others = [...$others, ...array_column($vessels, 'id')];
                 }
             }
         }
 
-        return $options;
+        return [$first, ...array_values(array_diff(array_intersect(array_keys($this->kitchen->vessels), $others), [$first]))];
     }
 
     /** Minutes of a step in its pot; where slower ones may be taken beside it, in the slowest: which it will be is not known yet. */
@@ -101,9 +106,8 @@ final readonly class VesselNeeds
     }
 
     /** Whether every timed step of the run takes about as long in another vessel. */
-    private function isAsGood(PlannedDish $planned, PotChoice $choice, string $vesselId): bool
+    private function isAsGood(PlannedDish $planned, PotChoice $choice, PotChoice $other): bool
     {
-        $other = $this->in($choice, $vesselId);
         if (
             !isset($this->making->pots[$planned->dish->id])
             && $other->depthShare($this->larder) < $choice->depthShare($this->larder)
@@ -116,7 +120,7 @@ final readonly class VesselNeeds
             if (!$growth->facts()->isLaw && Growth::Load !== $growth && Process::Pressure !== $flow->step->process) {
                 continue;
             }
-            foreach (Flame::None === $flow->step->work->flame ? [null] : $this->kitchen->burners as $burner) {
+            foreach (Flame::None === $flow->step->work->flame ? [null] : $this->burners as $burner) {
                 $own = $this->timer->minutes($flow, $choice, $planned->scaleOf($flow->step), $burner);
                 $there = $this->timer->minutes($flow, $other, $planned->scaleOf($flow->step), $burner);
                 if (null !== $own && (null === $there || $there->likely > $most * $own->likely + 1)) {

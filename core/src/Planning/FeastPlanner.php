@@ -20,6 +20,7 @@ use FeastLadle\Schedule\RiskReport;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
 use FeastLadle\Schedule\Solver;
+use FeastLadle\Solving\Allowance;
 use FeastLadle\Solving\Attempt;
 use FeastLadle\Solving\DishTiming;
 use FeastLadle\Solving\FailedAudit;
@@ -27,6 +28,8 @@ use FeastLadle\Solving\Plan;
 use FeastLadle\Solving\Solve;
 use FeastLadle\Solving\Task;
 use FeastLadle\Standing\Clocks;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 
 /** Feast and kitchen in, plan out: what is tried, in which order, and which try is kept. */
 final readonly class FeastPlanner
@@ -44,6 +47,19 @@ final readonly class FeastPlanner
     private const ROOM_MS_TRYING = 120;
     private const ROOM_MS_EACH = 4;
     private const ROOM_MS_PATIENTLY = 1500;
+
+    /**
+     * What may be spent on tries before a plan is shown: a great crowd's plan is shown soon, and looked for further when somebody asks
+     * for a better one.
+     */
+    private const PLANNING_MS = 6000;
+    private const PLANNING_LARGE_MS = 1800;
+    private const SEARCHING_MS = 6000;
+
+    /** Parts of it: for each dish alone, for changing one beside the others, for finding what finds no room. */
+    private const SHARE_ALONE = 0.3;
+    private const SHARE_TOGETHER = 0.3;
+    private const SHARE_FITTING = 0.3;
 
     private Solve $solve;
 
@@ -73,11 +89,7 @@ final readonly class FeastPlanner
         $task = new Task($feast, $kitchen, $this->quantities($feast, $kitchen), $notBefore);
         $best = $this->best($task, $budget, $seed, $near);
         $best = $this->surer($task, $best, $seed, self::ROOM_MS_EACH * \count($best->plan->problem->activities));
-        $plan = (new Lateness($this->solve))->explain(
-            $best->plan,
-            new Task($best->feast, $kitchen, $best->plan->quantities, $notBefore),
-            $best->model,
-        );
+        $plan = $this->explained($best, $kitchen, $notBefore);
 
         return $best->feast === $feast ? $plan : $plan->toTheMinute();
     }
@@ -111,7 +123,16 @@ final readonly class FeastPlanner
         $out = array_values(array_filter(array_map(static fn (Obstacle $o): string => $o->dish, $plan->obstacles)));
         $task = new Task($feast, $kitchen, $plan->quantities, $notBefore, $out);
         $model = $this->solve->model($task);
-        $surer = $this->surer($task, new Attempt($feast, $model, $plan, $plan->obstacles), $seed, self::ROOM_MS_PATIENTLY)->plan;
+        $here = new Attempt($feast, $model, $plan, $plan->obstacles);
+        if (!$plan->isOnTime()) {
+            $found = 1 === $seed
+                ? $this->best($task->without([]), null, $seed, null, Solve::PATIENCE, self::SEARCHING_MS, $out)
+                : $this->inAnotherOrder($task->without([]), $out, $seed);
+            if ($here->orBetter($found) === $found) {
+                return $this->explained($found, $kitchen, $notBefore);
+            }
+        }
+        $surer = $this->surer($task, $here, $seed, self::ROOM_MS_PATIENTLY)->plan;
         if ($surer !== $plan) {
             return $surer;
         }
@@ -164,6 +185,33 @@ final readonly class FeastPlanner
             : $kept;
     }
 
+    /** With why what is late is late. */
+    private function explained(Attempt $attempt, Kitchen $kitchen, ?\DateTimeImmutable $notBefore): Plan
+    {
+        return (new Lateness($this->solve))->explain(
+            $attempt->plan,
+            new Task($attempt->feast, $kitchen, $attempt->plan->quantities, $notBefore),
+            $attempt->model,
+        );
+    }
+
+    /**
+     * Dish by dish, those first that found no room, the others as the seed has it.
+     *
+     * @param list<string> $first
+     */
+    private function inAnotherOrder(Task $task, array $first, int $seed): Attempt
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $order = [...$first, ...$random->shuffleArray(array_map(strval(...), array_keys($task->quantities->dishes)))];
+        [$out, $kept] = (new Fitting($this->solve, self::PATIENCE_FIRST))->whatDoesNotFit($task, $order);
+
+        return (new MakingSearch($this->larder, $this->solve))->watched(
+            $task,
+            $this->solve->attempt($task, $out, null, $seed, $kept, Solve::PATIENCE, false),
+        );
+    }
+
     /** Whether something is not in time, or less sure than is wished. */
     public function isShort(Feast $feast, Plan $plan): bool
     {
@@ -204,44 +252,63 @@ final readonly class FeastPlanner
         return $surer->plan->isOnTime() ? $surer : $attempt;
     }
 
-    /** The best try that was found, with what must not be served as it is planned. */
-    private function best(Task $task, ?Budget $budget, int $seed, ?Solution $near, int $patience = Solve::PATIENCE): Attempt
-    {
-        $search = new MakingSearch(
+    /**
+     * The best try that was found, with what must not be served as it is planned.
+     *
+     * @param list<string> $first dishes that look for room before the others, if not all of them find it
+     */
+    private function best(
+        Task $task,
+        ?Budget $budget,
+        int $seed,
+        ?Solution $near,
+        int $patience = Solve::PATIENCE,
+        ?int $milliseconds = null,
+        array $first = [],
+    ): Attempt {
+        $trying = self::PATIENCE_TRYING === $patience;
+        $allowance = Allowance::milliseconds($milliseconds ?? self::PLANNING_MS);
+        $solve = $this->solve->within($allowance);
+        $searching = fn (float $share): MakingSearch => new MakingSearch(
             $this->larder,
-            $this->solve,
-            self::PATIENCE_TRYING === $patience ? MakingSearch::TRYING : MakingSearch::PLANNING,
+            $solve->within($allowance->part($share)),
+            $trying ? MakingSearch::TRYING : MakingSearch::PLANNING,
         );
-        $try = fn (Task $task, int $patience): Attempt => $search->watched(
-            $task,
-            $this->solve->attempt($task, [], $budget, $seed, $near, $patience),
-        );
+        $search = $searching(1.0);
+        $try = static function (Task $task, int $patience) use ($search, $solve, $allowance, $budget, $seed, $near, $milliseconds): Attempt {
+            $attempt = $solve->attempt($task, [], $budget, $seed, $near, $patience);
+            if (null === $milliseconds && \count($attempt->plan->problem->activities) > Solve::LARGE) {
+                $allowance->limit(self::PLANNING_LARGE_MS);
+            }
+
+            return $search->watched($task, $attempt);
+        };
         $usual = $task->by($task->feast->atTheMinute());
         $best = $try($task, min(2 * $patience, self::PATIENCE_FIRST));
         if (!$search->isTroubled($best)) {
             return $best;
         }
-        $alone = $search->ofEachAlone($task, $best);
+        $alone = $searching(self::SHARE_ALONE)->ofEachAlone($task, $best);
         if ($alone->quantities->making !== $task->quantities->making) {
             $task = $alone;
             $best = $try($task, self::PATIENCE_FIRST);
         }
         $bare = $task->by($task->feast->atTheMinute());
-        if ($search->isTroubled($best) && $task->feast->wishesRoom()) {
+        if ($search->isTroubled($best) && $task->feast->wishesRoom() && !$solve->hasSpent()) {
             $best = $best->orBetter($try($bare, $patience));
         }
         if ($search->isTroubled($best)) {
             $where = $task->by($best->feast);
-            $together = $search->ofAllTogether($where, $best);
+            $together = $searching(self::SHARE_TOGETHER)->ofAllTogether($where, $best);
             $best = $together === $where ? $best : $best->orBetter($try($together, $patience));
             $task = $best->plan->quantities->making === $together->quantities->making ? $together : $where;
         }
         if (!$best->isFeasible()) {
-            $out = (new Fitting($this->solve))->whatDoesNotFit($task);
-            $best = $search->watched($task, $this->solve->attempt($task, $out, $budget, $seed));
+            [$out, $kept] = (new Fitting($solve->within($allowance->part(self::SHARE_FITTING))))->whatDoesNotFit($task, $first);
+            $best = $search->watched($task, $solve->attempt($task, $out, $budget, $seed, $kept, $patience, false));
             // Who only tries many would wait too long for it.
-            if (self::PATIENCE_TRYING !== $patience && $best->isFeasible()) {
-                $best = (new Fitting($this->solve))->explained($task, $search->withRoomForMore($usual, $best));
+            if (!$trying && $best->isFeasible()) {
+                $best = (new Fitting($solve))->explained($task, $search->withRoomForMore($usual, $best));
             }
         }
 

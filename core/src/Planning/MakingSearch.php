@@ -83,7 +83,7 @@ final readonly class MakingSearch
         $tries = $this->answers[1];
         $all = $this->dishes($task);
         foreach (\count($all) < 2 || $tries < 1 ? [] : $this->culprits($tried, $all) as $dish) {
-            $task = $this->better($task, $dish, $tries, false);
+            $task = $this->solve->hasSpent() ? $task : $this->better($task, $dish, $tries, false);
         }
 
         return $task;
@@ -97,7 +97,7 @@ final readonly class MakingSearch
     public function withRoomForMore(Task $task, Attempt $tried): Attempt
     {
         foreach ($tried->leftOut as $obstacle) {
-            if (Attempt::NO_ROOM !== $obstacle->sentence->id) {
+            if (Attempt::NO_ROOM !== $obstacle->sentence->id || $this->solve->hasSpent()) {
                 continue;
             }
             $tries = self::BESIDE;
@@ -110,7 +110,7 @@ final readonly class MakingSearch
                     break;
                 }
                 // What is proven not to go was no long look.
-                if (SolutionStatus::Infeasible !== $attempt->plan->solution->status && --$tries < 1) {
+                if ((SolutionStatus::Infeasible !== $attempt->plan->solution->status && --$tries < 1) || $this->solve->hasSpent()) {
                     break;
                 }
             }
@@ -156,7 +156,7 @@ final readonly class MakingSearch
         $best = $task;
         $least = $this->lacks($this->ask($task));
         foreach ($this->ways($task, $dish) as $making) {
-            if ([0, 0, 0, 0] === $least || --$tries < 0) {
+            if ([0, 0, 0, 0] === $least || --$tries < 0 || $this->solve->hasSpent()) {
                 break;
             }
             [$best, $least] = $this->orBetter($best, $least, $this->made($task, $making));

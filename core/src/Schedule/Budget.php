@@ -49,6 +49,12 @@ final readonly class Budget
         return $this->iterations < intdiv($this->patientWork(), $each) ? $this->iterations * $each : $this->patientWork();
     }
 
+    /** As much work as is done in about so many milliseconds; infinite where iterations are counted. */
+    public function inMilliseconds(): float
+    {
+        return \PHP_INT_MAX === $this->work ? \INF : $this->patientWork() / self::WORK_PER_MS;
+    }
+
     public static function iterations(int $iterations): self
     {
         return new self(max(0, $iterations), \PHP_INT_MAX);

@@ -125,12 +125,24 @@ final class Ejection
     {
         $best = array_key_first($homeless);
         foreach ($homeless as $g) {
-            if ($this->hardness[$g] > $this->hardness[$best]) {
+            if ([$this->hardness[$g], $this->isLast($g)] > [$this->hardness[$best], $this->isLast($best)]) {
                 $best = $g;
             }
         }
 
         return $best;
+    }
+
+    /** Whether all that comes after it stands: schedules are built from the end. */
+    private function isLast(int $g): bool
+    {
+        foreach ($this->groups->successors[$g] as $next) {
+            if (!$this->decoder->timeline->placed[$this->groups->members[$next][0]]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @return list<int>|null the groups thrown out for this one; null when it fits nowhere even alone */

@@ -14,6 +14,9 @@ final readonly class Groups
     /** A gap is tight when it is at most this many times as long as the two activities it ties. */
     private const TIGHT = 3;
 
+    /** The same where groups became too large to find a place. */
+    private const TIGHTER = 1;
+
     /**
      * @param list<list<int>> $members    activities by group
      * @param list<int>       $groupOf    group by activity
@@ -25,9 +28,20 @@ final readonly class Groups
 
     public static function of(Network $network): self
     {
+        return self::tiedWithin($network, self::TIGHT);
+    }
+
+    /** Smaller ones, which find a place sooner among many others, but more often have to be pushed. */
+    public static function small(Network $network): self
+    {
+        return self::tiedWithin($network, self::TIGHTER);
+    }
+
+    private static function tiedWithin(Network $network, int $times): self
+    {
         $parent = range(0, max(0, $network->size - 1));
         foreach ($network->links as [$from, $to, , $max]) {
-            if (null !== $max && $max <= self::TIGHT * ($network->longest[$from] + $network->longest[$to])) {
+            if (null !== $max && $max <= $times * ($network->longest[$from] + $network->longest[$to])) {
                 self::unite($parent, $from, $to);
             }
         }

@@ -62,9 +62,6 @@ final class Refutation
      */
     public function find(array $earliest, array $latest, array $arcs, int $work): ?Conflict
     {
-        if ($this->network->size > self::MOST_ACTIVITIES) {
-            return null;
-        }
         $root = ProofBranch::root($this->network, $earliest, $latest, $arcs);
         if (null === $root) {
             return $this->conflict();

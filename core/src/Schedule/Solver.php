@@ -22,6 +22,9 @@ final class Solver
     /** A proof may try four times as much as the budget says, up to so much (its tests take a third of the time), or as much. */
     private const PROOF = 8_000_000;
 
+    /** From so many activities on, smaller groups are tried where large ones found no place. */
+    private const LARGE = 100;
+
     /** In interval tests, where a budget counts iterations. */
     private const WORK_OF_AN_ITERATION = 20_000;
 
@@ -51,37 +54,48 @@ final class Solver
         $network = $mirrored ? new Network(Mirror::of($problem)) : $forward;
         $windows = $mirrored ? new Propagation($network) : $propagation;
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $groups = Groups::of($network);
-        $neighbours = Neighbours::of($network, $groups);
-        $decoder = new Decoder($network, $windows, $groups);
-        $timeline = $decoder->timeline;
-        $ejection = new Ejection($windows, $groups, $neighbours, $decoder, $random);
         $work = $budget->workOr(self::WORK_OF_AN_ITERATION);
         $iterations = 0;
         $found = false;
         $near = $mirrored ? null : $near;
-        if (null !== $near) {
-            (new WarmStart($network, $windows, $groups, $decoder))->place($near);
-            $found = $ejection->complete($work);
-        }
-        $cost = new Cost($network, $timeline, $stay ? $near : null);
-        if (!$found) {
-            [$found, $iterations] = $this->start(
-                $decoder,
-                $cost,
-                static fn (int $which): array => StartingOrder::of($network, $windows, $groups, $which),
-                $bound,
-                $budget,
-            );
+        // What was tried leaves its traces in a decoder: each beginning has its own.
+        $beginnings = null === $near ? [Groups::of($network)] : [Groups::of($network), Groups::of($network)];
+        $beginnings = $network->size > self::LARGE ? [...$beginnings, Groups::small($network)] : $beginnings;
+        foreach ($beginnings as $try => $groups) {
+            $neighbours = Neighbours::of($network, $groups);
+            $decoder = new Decoder($network, $windows, $groups);
+            $timeline = $decoder->timeline;
+            $ejection = new Ejection($windows, $groups, $neighbours, $decoder, $random);
+            if (null !== $near && 0 === $try) {
+                (new WarmStart($network, $windows, $groups, $decoder))->place($near);
+                $found = $ejection->complete($work);
+            }
+            $cost = new Cost($network, $timeline, $stay ? $near : null);
+            if (null === $near || $try > 0) {
+                [$found, $tried] = $this->start(
+                    $decoder,
+                    $cost,
+                    static fn (int $which): array => StartingOrder::of($network, $windows, $groups, $which),
+                    $bound,
+                    $budget,
+                );
+                $iterations += $tried;
+            }
+            if ($found) {
+                break;
+            }
         }
         if (!$found) {
             // What can't be is proven before more is tried: that takes the least time where it can be proven at all.
-            $conflict = (new Refutation($forward))->find(
-                $propagation->earliest,
-                $propagation->latest,
-                $propagation->arcs,
-                max($work, min(4 * $work, self::PROOF)),
-            );
+            $conflict =
+                $forward->size > Refutation::MOST_ACTIVITIES
+                    ? null
+                    : (new Refutation($forward))->find(
+                        $propagation->earliest,
+                        $propagation->latest,
+                        $propagation->arcs,
+                        max($work, min(4 * $work, self::PROOF)),
+                    );
             if (null !== $conflict) {
                 return Solution::none(SolutionStatus::Infeasible, $seed, [$conflict], null, $iterations);
             }

@@ -33,6 +33,25 @@ final readonly class WarmStart
                 }
             }
         }
+        $this->liftWhatMustComeBefore();
+    }
+
+    /** What must come before something that has no place yet, goes where that leaves room. */
+    private function liftWhatMustComeBefore(): void
+    {
+        $timeline = $this->decoder->timeline;
+        do {
+            $lifted = false;
+            foreach ($this->groups->successors as $g => $successors) {
+                $members = $this->groups->members[$g];
+                foreach ($successors as $next) {
+                    if ($timeline->placed[$members[0]] && !$timeline->placed[$this->groups->members[$next][0]]) {
+                        $timeline->remove($members);
+                        $lifted = true;
+                    }
+                }
+            }
+        } while ($lifted);
     }
 
     private function keep(int $i, Solution $before): bool

@@ -30,13 +30,34 @@ final readonly class Solve
     /** When something is late after that, so many times longer is looked before saying so. */
     public const PATIENCE = 8;
 
-    /** However large it is, one answer takes no longer. */
+    /** One answer takes no longer; from so many activities on still less, as there the building of orders itself takes long. */
     private const MOST_MS = 1500;
+    public const LARGE = 130;
+    private const MOST_LARGE_MS = 800;
 
     private const PATIENCE_QUICK = 2;
 
-    public function __construct(private Larder $larder)
+    private Allowance $allowance;
+
+    public function __construct(private Larder $larder, ?Allowance $allowance = null)
     {
+        $this->allowance = $allowance ?? Allowance::boundless();
+    }
+
+    /** The same, as long as so much more may be tried. */
+    public function within(Allowance $allowance): self
+    {
+        return new self($this->larder, $allowance);
+    }
+
+    /**
+     * Whether nothing more should be tried. Nothing stops by itself: who asks may have one question more.
+     *
+     * @phpstan-impure
+     */
+    public function hasSpent(): bool
+    {
+        return $this->allowance->isSpent();
     }
 
     public function model(Task $task): ScheduleModel
@@ -50,14 +71,17 @@ final readonly class Solve
     /** What is usually spent on a problem of this size. */
     public static function budgetFor(Problem $problem, int $patience = self::PATIENCE): Budget
     {
-        $once = max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * \count($problem->activities));
+        $count = \count($problem->activities);
+        $once = max(self::LEAST_BUDGET_MS, self::BUDGET_MS_EACH * $count);
+        $most = $count > self::LARGE ? self::MOST_LARGE_MS : self::MOST_MS;
 
-        return Budget::milliseconds($once)->patient(min($patience, max(1, intdiv(self::MOST_MS, $once))));
+        return Budget::milliseconds($once)->patient(min($patience, max(1, intdiv($most, $once))));
     }
 
     /**
      * @param list<Obstacle> $leftOut dishes that are left out, and why
-     * @param Solution|null  $near    a former plan of the same beginning, from which as little as may be should move
+     * @param Solution|null  $near    a former plan of the same beginning
+     * @param bool           $stay    whether as little as may be should move from there
      */
     public function attempt(
         Task $task,
@@ -66,23 +90,32 @@ final readonly class Solve
         int $seed = 1,
         ?Solution $near = null,
         int $patience = self::PATIENCE,
+        bool $stay = true,
     ): Attempt {
         $task = $task->without([...$task->without, ...array_map(static fn (Obstacle $o): string => $o->dish, $leftOut)]);
         $model = $this->model($task)->withObstacles($leftOut);
-        $solution = (new Solver())->solve($model->problem, $budget ?? self::budgetFor($model->problem, $patience), $seed, $near);
-        if (null === $near) {
+        $solution = $this->solved($model->problem, $budget ?? self::budgetFor($model->problem, $patience), $seed, $near, $stay);
+        if (null === $near || !$stay) {
             $solution = BatchesInTurn::of($model, $solution, array_map(strval(...), array_keys($task->feast->pins)));
         }
 
         return new Attempt($task->feast, $model, $this->plan($task, $model, $solution), $leftOut);
     }
 
-    /** A quick try, when only its answer counts. */
-    public function solution(Task $task, ?Budget $budget = null): Solution
+    /** A quick try, from a former one where there is one, when only its answer counts. */
+    public function solution(Task $task, ?Budget $budget = null, ?Solution $near = null): Solution
     {
         $problem = $this->model($task)->problem;
 
-        return (new Solver())->solve($problem, $budget ?? self::budgetFor($problem, self::PATIENCE_QUICK));
+        return $this->solved($problem, $budget ?? self::budgetFor($problem, self::PATIENCE_QUICK), 1, $near, false);
+    }
+
+    private function solved(Problem $problem, Budget $budget, int $seed, ?Solution $near, bool $stay): Solution
+    {
+        $solution = (new Solver())->solve($problem, $budget, $seed, $near, $stay);
+        $this->allowance->spend($budget, $problem, $solution);
+
+        return $solution;
     }
 
     /**

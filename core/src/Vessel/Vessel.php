@@ -25,4 +25,15 @@ final readonly class Vessel
         OutOfRange::check('tiers', $tiers, ...self::TIERS);
         OutOfRange::check('empty vessel, kg', $emptyKg, ...self::EMPTY_KG);
     }
+
+    /** Whether all that is worked out for one holds for the other. */
+    public function isLike(self $other): bool
+    {
+        return $this->kind === $other->kind
+            && $this->metal === $other->metal
+            && $this->emptyKg === $other->emptyKg
+            && $this->tiers === $other->tiers
+            && $this->shape::class === $other->shape::class
+            && get_object_vars($this->shape) === get_object_vars($other->shape);
+    }
 }

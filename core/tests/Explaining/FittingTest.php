@@ -26,7 +26,7 @@ final class FittingTest extends TestCase
         $today = ['person' => 'asha', 'day' => 0, 'from' => '16:00', 'to' => '19:30'];
         $task = $this->task([$today]);
         self::assertNotSame(SolutionStatus::Feasible, $solve->solution($task)->status);
-        $out = $fitting->whatDoesNotFit($task);
+        [$out] = $fitting->whatDoesNotFit($task);
         $ids = array_map(static fn (Obstacle $o): string => $o->dish, $out);
         self::assertContains(Attempt::NO_ROOM, array_map(static fn (Obstacle $o): string => $o->sentence->id, $out));
         $told = $fitting->explained($task, $solve->attempt($task, $out))->plan->obstacles;

@@ -62,11 +62,11 @@ final class EarlinessTest extends TestCase
     public function testRoomIsGivenUpBeforeADishIs(): void
     {
         $planner = new FeastPlanner(Shipped::larder());
-        $feast = Shipped::feast(86);
+        $feast = Shipped::feast(94);
         $plan = $planner->plan($feast, Shipped::kitchen());
 
         self::assertTrue($feast->wishesRoom());
-        self::assertTrue($plan->isToTheMinute, 'ninety-six guests on two rings leave no room');
+        self::assertTrue($plan->isToTheMinute, 'a hundred and four guests on two rings leave no room');
         self::assertSame([], $plan->obstacles);
         self::assertSame([0], array_values(array_unique($plan->margins)));
         self::assertSame([], RoomBefore::heldBack($feast, $plan), 'not for keeping: there is no room');
