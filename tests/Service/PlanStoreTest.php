@@ -45,7 +45,7 @@ final class PlanStoreTest extends KernelTestCase
 
     public function testAPlanWithoutTheRoomThatWasWishedComesBackSo(): void
     {
-        $open = $this->withGrownUps($this->open(), 86);
+        $open = $this->withGrownUps($this->open(), 94);
         $plans = self::getContainer()->get(PlanStore::class);
         $first = $plans->plan($open);
         self::assertTrue($first->isToTheMinute);

@@ -275,9 +275,10 @@ final readonly class FeastPlanner
             $trying ? MakingSearch::TRYING : MakingSearch::PLANNING,
         );
         $search = $searching(1.0);
-        $try = static function (Task $task, int $patience) use ($search, $solve, $allowance, $budget, $seed, $near, $milliseconds): Attempt {
+        $bounded = null === $milliseconds;
+        $try = static function (Task $task, int $patience) use ($search, $solve, $allowance, $budget, $seed, $near, $bounded): Attempt {
             $attempt = $solve->attempt($task, [], $budget, $seed, $near, $patience);
-            if (null === $milliseconds && \count($attempt->plan->problem->activities) > Solve::LARGE) {
+            if ($bounded && \count($attempt->plan->problem->activities) > Solve::LARGE) {
                 $allowance->limit(self::PLANNING_LARGE_MS);
             }
 
