@@ -55,9 +55,10 @@ final class Allowance
 
     public function spend(Budget $budget, Problem $problem, Solution $solution): void
     {
-        $atOnce = self::MS_OF_AN_ACTIVITY * \count($problem->activities);
+        $count = \count($problem->activities);
+        $atOnce = self::MS_OF_AN_ACTIVITY * $count;
         $this->add(match (true) {
-            SolutionStatus::Unknown === $solution->status => self::MS_OF_AN_ACTIVITY_IN_VAIN * \count($problem->activities) + $budget->inMilliseconds(),
+            SolutionStatus::Unknown === $solution->status => self::MS_OF_AN_ACTIVITY_IN_VAIN * $count + $budget->inMilliseconds(),
             SolutionStatus::Infeasible === $solution->status, $solution->objective === $solution->bound => $atOnce,
             // Patience is for what is late; most of what is found is not.
             default => $atOnce + $budget->inMilliseconds() / $budget->patience,

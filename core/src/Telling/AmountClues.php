@@ -28,6 +28,47 @@ final readonly class AmountClues
         return !$last->isTold && $last->next === $span->first;
     }
 
+    /**
+     * "The second milk" without its amount, where none was told before.
+     *
+     * @param list<Span>       $spans
+     * @param list<ToldAmount> $before
+     */
+    public function isPressing(Text $text, Span $span, array $spans, int $k, array $before): bool
+    {
+        if (1 !== preg_match('/^(?:first|second|third) (?:thin |thick )?milk$/i', $text->words($span->first, $span->next))) {
+            return false;
+        }
+        $next = $spans[$k + 1] ?? null;
+        $isMeasured = null !== $next && $next->is(SpanKind::Measure, SpanKind::Number, SpanKind::Vague) && $next->first <= $span->next + 1;
+        foreach ($before as $told) {
+            $isMeasured = $isMeasured || ($told->isTold && $told->thing?->id === $span->thing?->id);
+        }
+
+        return !$isMeasured;
+    }
+
+    /** "With the back of a ladle", "with a spoon": what it is done with. */
+    public function isATool(Text $text, Span $span): bool
+    {
+        $isLoose = $span->is(SpanKind::Measure) && null !== $span->unit && $span->unit->isLoose();
+
+        return $isLoose && !$text->is($span->next, 'of') && (
+            ($text->is($span->first - 1, 'of') && $text->is($span->first - 2, 'back', 'end', 'tip', 'side', 'edge', 'handle'))
+            || ($text->is($span->first - 1, 'with') && !($text->at($span->next)?->isWord() ?? false))
+        );
+    }
+
+    /** "Drop a bit into a bowl of cold water": what it is tried in goes into nothing. */
+    public function isForATest(Text $text, Span $span): bool
+    {
+        return 'water' === $span->thing?->id && 1 === preg_match(
+            '/\b(?:drop|dribble|drip|bit|test|try)\b.*\b(?:into|in)(?: a| some)?(?: bowl| cup| glass| saucer)?(?: of)?'
+                .'(?: cold| iced| cool)*\W*$/i',
+            $text->words(max(0, $span->first - 10), $span->first),
+        );
+    }
+
     /** @return SpokenUnit|null the unit of "and one of milk", after "five measures of water" */
     public function sameUnit(Text $text, Span $span, ToldAmount $last): ?SpokenUnit
     {

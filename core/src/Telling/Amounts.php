@@ -44,16 +44,24 @@ final readonly class Amounts
             }
             if ($span->is(SpanKind::Thing) && null !== $span->thing) {
                 if (
-                    $text->is($span->first - 1, 'without', 'no', 'not', 'never')
+                    $text->is($span->first - 1, 'without', 'no', 'not', 'never', 'than')
+                    || ($text->is($span->first - 2, 'than') && $text->is($span->first - 1, 'for', 'the', 'a', 'with', 'of'))
                     || ($text->is($span->first - 1, 'eat', 'use', 'take')
                         && $text->is($span->first - 2, "don't", "doesn't", 'not', 'never'))
                 ) {
+                    continue;
+                }
+                // "take the second milk": what is pressed of something told, no thing by itself
+                if ($this->clues->isPressing($text, $span, $spans, $k, $before) || $this->clues->isForATest($text, $span)) {
                     continue;
                 }
                 $told[] = $this->named($text, $this->clues->sorted($text, $span));
                 continue;
             }
             if (!$span->is(SpanKind::Measure, SpanKind::Number, SpanKind::Vague) || $span->isShare) {
+                continue;
+            }
+            if ($this->clues->isATool($text, $span)) {
                 continue;
             }
             $thing = $this->following($text, $spans, $k);
@@ -72,6 +80,10 @@ final readonly class Amounts
             // "sugar 300 g, water 120 ml": a thing right before that has none yet goes first where the next thing has its own.
             if (null !== $thing && null !== $last && !$told[$last]->isTold && $this->isListed($text, $spans, $k, $thing, $told[$last])) {
                 $thing = null;
+            }
+            if (null !== $thing && $this->clues->isForATest($text, $spans[$thing])) {
+                $used[$thing] = true;
+                continue;
             }
             if (null !== $thing) {
                 $amount = $this->weighed->amount(

@@ -63,7 +63,19 @@ final readonly class BareTold
 
             return;
         }
-        if ([] === $own && 1 === preg_match('/^\W*(?:on|over) (?:the )?top\W*$/i', $words) && $this->pots->goesOnTop($piece)) {
+        $lastHere = $this->pots->lastStep()?->process;
+        if (
+            [] === $own && \in_array($lastHere, [Process::DeepFry, Process::ShallowFry, Process::FryGarnish], true)
+            && 1 === preg_match('/^\W*(?:then |and )?(?:out|off|up) (?:on|onto|on to) (?:a |the |some |kitchen )*(?:cloth|paper|rack'
+                .'|sieve|newspaper|towel)\b/i', $words)
+        ) {
+            $this->pots->step($text, $piece, Process::Drain, [], $words);
+
+            return;
+        }
+        if ([] === $own && 1 === preg_match('/^\W*(?:all of it|everything|all this|the nuts|all) (?:on|over) (?:the )?top\W*$/i', $words)) {
+            $this->pots->step($text, $piece, Process::Garnish, [], $words);
+        } elseif ([] === $own && 1 === preg_match('/^\W*(?:on|over) (?:the )?top\W*$/i', $words) && $this->pots->goesOnTop($piece)) {
             $this->pots->step($text, $piece, Process::Garnish, [], $words);
         } elseif (1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words)) {
             $this->fridge($text, $piece, $words);

@@ -53,6 +53,14 @@ final class Counter
             && [] === array_diff($added, ProcessOf::SWEET, ['water']);
     }
 
+    /** Whether sugar or jaggery alone was put into a pan, with a little fat at most. */
+    public function addsSweetAlone(): bool
+    {
+        $solid = array_filter($this->added(), static fn (string $id): bool => !ProcessOf::isFat($id) && 'water' !== $id);
+
+        return [] !== $solid && [] === array_diff($solid, ProcessOf::SWEET);
+    }
+
     /** Whether what was told last and stands in no pot yet is a fat. */
     public function endsWithFat(): bool
     {

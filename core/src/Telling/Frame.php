@@ -14,6 +14,10 @@ final readonly class Frame
      * @param string|null $keeps  as "3 days"
      * @param string|null $served hot, warm, cold
      */
+    /** "warm it up before you bring it to the table" */
+    public const WARMED_AGAIN = '/\b(?:warm|heat) (?:it|them)\b.*\b(?:before (?:you )?(?:serve|serving|bring|eat|eating)|to the table'
+        .'|to serve)\b/i';
+
     public function __construct(public string $name, public ?string $makes, public ?string $keeps, public ?string $served)
     {
     }
@@ -46,7 +50,7 @@ final readonly class Frame
     {
         $at = null;
         if (
-            $text->is($i, 'dishes', 'makes', 'make', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets')
+            $text->is($i, 'dishes', 'makes', 'make', 'made', 'gives', 'give', 'serves', 'serve', 'yields', 'feeds', 'gets')
             || ($text->is($i, 'get') && $text->is($i - 1, 'you'))
         ) {
             $at = $i + 1;
@@ -71,6 +75,13 @@ final readonly class Frame
         if ($text->is($i, 'of') && $from === ($text->sentences[0][0] ?? -1) && 1 === preg_match('/\bfor\b/i', $text->words($from, $i))) {
             $guests = Numbers::at($text, $i + 1);
             if (null !== $guests && $guests->from >= 10 && $guests->next >= $to) {
+                return (string) round($guests->from);
+            }
+        }
+        // "this is for the big pot, two hundred people"
+        if ($from === ($text->sentences[0][0] ?? -1) && ($text->is($i - 1, ',') || $i === $from)) {
+            $guests = Numbers::near($text, $i);
+            if (null !== $guests && $guests->from >= 10 && $text->is($guests->next, 'people', 'guests', 'persons', 'heads', 'eaters')) {
                 return (string) round($guests->from);
             }
         }
@@ -132,11 +143,16 @@ final readonly class Frame
         if ($i === $from && 1 === preg_match('/^\W*(?:on )?(?:the )?same day\b/i', $text->words($i, $to))) {
             return '1 day';
         }
-        $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat', 'holds', 'crisp', 'fresh')
+        $says = $text->is($i, 'keep', 'keeps', 'last', 'lasts', 'good', 'wait', 'soft', 'stays', 'use', 'eat', 'holds', 'crisp', 'fresh',
+            'fine', 'eaten')
             || ($text->is($i, 'hold', 'stay') && $text->is($i - 1, 'they', 'it', 'and'));
-        $isAlone = $i === $from;
-        // "keep stirring" is no keeping.
-        if ((!$says && !$isAlone) || str_ends_with($text->at($i + 1)->word ?? '', 'ing')) {
+        // "tin, airtight, three weeks easy"
+        $isAlone = $i === $from || ($text->is($i - 1, ',')
+            && 1 === preg_match('/\b(?:tin|jar|box|airtight|covered|closed)\b/i', $text->words($from, $i)));
+        // "keep stirring", "keep it bubbling" is no keeping.
+        $isDoing = str_ends_with($text->at($i + 1)->word ?? '', 'ing')
+            || ($text->is($i + 1, 'it', 'them') && str_ends_with($text->at($i + 2)->word ?? '', 'ing'));
+        if ((!$says && !$isAlone) || $isDoing) {
             return null;
         }
         for ($at = $isAlone ? $i : $i + 1; $at < min($to, $i + 9); ++$at) {
@@ -180,6 +196,16 @@ final readonly class Frame
         }
         if (1 === preg_match('/^(hot|warm|lukewarm|cold|chilled)\b,? (?:in|with|for|on|straight|from|\p{L}+ in)\b/iu', $sentence, $match)) {
             return self::as($match[1]);
+        }
+
+        if (1 === preg_match(self::WARMED_AGAIN, $sentence)) {
+            return 'warm';
+        }
+        if (
+            1 === preg_match('/\bat room (?:heat|temperature)\b/i', $sentence)
+            && 1 === preg_match('/\b(?:serve[ds]?|eat|eaten|offer(?:ed)?|portions|pieces|people|guests|nicest|best)\b/i', $sentence)
+        ) {
+            return 'room';
         }
 
         return 1 === preg_match(

@@ -12,6 +12,9 @@ use FeastLadle\Vessel\VesselKind;
 /** Fire, vessel, hands and time as a sentence tells them, for the steps that it is about. */
 final class Manner
 {
+    /** From so many minutes on a boil is a simmer. */
+    private const BOILS_LONG = 25.0;
+
     public ?Flame $flame = null;
 
     public ?VesselKind $vessel = null;
@@ -71,6 +74,11 @@ final class Manner
         $sides = $text->is($time->next, 'each', 'a', 'per', 'on', 'every') && $text->is($time->next + 1, 'side', 'each', 'every') ? 2 : 1;
         $step->minutes ??= [$sides * ($time->from ?? 0.0), $sides * ($time->to ?? $time->from ?? 0.0)];
         $step->timeAt ??= [$time->first, $time->next];
+        // What boils for so long simmers.
+        $solid = array_filter($step->amounts, static fn (ToldAmount $a): bool => !\in_array($a->key(), ['water', 'milk', 'salt'], true));
+        if (Process::Boil === $step->process && $step->minutes[0] >= self::BOILS_LONG && [] !== $solid) {
+            $step->process = Process::Simmer;
+        }
     }
 
     public function targets(Fragment $piece, ToldStep $step): void

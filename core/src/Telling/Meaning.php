@@ -9,8 +9,15 @@ use FeastLadle\Recipe\Process;
 /** Which process a verb means where it is said: what stands in the pots decides. */
 final readonly class Meaning
 {
+    /** What comes out of these is whole, and may be put into something to drink of it. */
+    private const READY_TO_SOAK = [Process::DeepFry, Process::Press, Process::Drain, Process::Soak, Process::Steam, Process::Griddle,
+        Process::Shape, Process::Cut];
+
+    private LeftAlone $waiting;
+
     public function __construct(private Pots $pots)
     {
+        $this->waiting = new LeftAlone($pots);
     }
 
     /**
@@ -39,13 +46,24 @@ final readonly class Meaning
                     : Process::Prepare;
             case Action::Shape:
                 // "Wrap it in foil", "wrap and rest"
-                return [] === $ids && 1 === preg_match('/^\W*(?:and )?wrap(?: and\b|(?: \p{L}+){0,3} (?:foil|cloth|towel|paper|film)'
+                return [] === $ids && 1 === preg_match('/^\W*(?:and )?wrap(?:ped)?(?: and\b|(?: \p{L}+){0,3} (?:foil|cloth|towel|paper'
+                    .'|film)\b'
                     .'|\W|$)/iu', $words)
                     ? null
                     : Process::Shape;
             case Action::Stir:
                 // "turn them over" belongs to the frying.
                 if (\in_array($last, [Process::Griddle, Process::DeepFry], true)) {
+                    return null;
+                }
+                // "stir now and then till the milk is gone": of what cooks already
+                $before = $this->pots->lastStep();
+                if (
+                    [] === $ids && !$isTimed && !$piece->has(SpanKind::Time) && [] === $this->pots->counter->adding && !$this->pots->isMixed
+                    && null !== $before && $before->sentence === $piece->sentence && null !== $before->minutes
+                    && \in_array($before->process, [Process::Simmer, Process::Reduce, Process::Roast, Process::Boil], true)
+                    && 1 === preg_match('/\b(?:now and then|often|from time to time|always|all the time|without stopping)\b/i', $words)
+                ) {
                     return null;
                 }
                 // "stir it into a litre of water"
@@ -65,58 +83,7 @@ final readonly class Meaning
                         || (null === $stream->last && [] !== $this->pots->counter->waiting)
                     ) ? ProcessOf::cooking($action, $ids, $words, $stream, $this->pots->counter->pan(), false) : null;
             case Action::Leave:
-                // "keep it on the lowest flame for five minutes"
-                if ($isTold && $stream->isHot && !$stream->isOff && $piece->has(SpanKind::Fire) && !$piece->has(SpanKind::FlameOff)) {
-                    return Process::Simmer;
-                }
-                // What is under pressure comes down by itself.
-                if (!$isTold || Process::Pressure === $last) {
-                    return null;
-                }
-
-                if (1 === preg_match('/\b(?:dough|batter)\b/i', $words)) {
-                    return Process::Rest;
-                }
-                if (!$stream->isHot && 1 === preg_match('/\bin (?:\p{L}+ )?water\b/iu', $words)) {
-                    return Process::Soak;
-                }
-                if (1 === preg_match('/\b(?:cold|lukewarm|cool|bear|hold your)\b/i', $words) && $stream->isHot) {
-                    return Process::Cool;
-                }
-                if (null === $stream->last) {
-                    return match (true) {
-                        [] === $this->pots->counter->waiting => null,
-                        $this->pots->isScalded => Process::Steep,
-                        $this->isUnderWater($this->pots->counter->waits()) => Process::Soak,
-                        default => Process::Rest,
-                    };
-                }
-
-                $isWetted = !$stream->isHot
-                    && \in_array('water', $this->pots->counter->added(), true);
-                // Flour under water for a night gives its starch; for minutes it is a batter at rest.
-                $isBatter = [] !== preg_grep('/-flour$/', $stream->holds) && 1 !== preg_match('/\b(?:hours|overnight|night)\b/i', $words);
-                if (
-                    $isWetted
-                    && !$isBatter
-                    && \in_array(
-                        $this->pots->steps[$stream->last]->process,
-                        [Process::Prepare, Process::Rinse, Process::Sieve, Process::Drain],
-                        true,
-                    )
-                ) {
-                    return Process::Soak;
-                }
-
-                if (Process::MixIn === $last && !$stream->isHot && !$isBatter && $this->isUnderWater($stream->holds)) {
-                    return Process::Soak;
-                }
-
-                return ProcessOf::waiting(
-                    $this->before(Process::Garnish),
-                    $stream->isHot && [] !== array_diff($stream->holds, ['milk', 'water', 'sugar', 'cream']),
-                    $stream->isOff || $piece->has(SpanKind::FlameOff),
-                );
+                return $this->waiting->leave($words, $piece, $isTold, $isTimed);
             case Action::Add:
                 return $this->adds($ids, $words, $stream);
             case Action::Garnish:
@@ -149,7 +116,8 @@ final readonly class Meaning
 
                     return Process::Syrup;
                 }
-                if (Action::Simmer === $action && 1 === preg_match('/\b(?:your|the) (?:hands?|palms)\b/i', $words)) {
+                if (Action::Simmer === $action && (1 === preg_match('/\b(?:your|the) (?:hands?|palms)\b/i', $words)
+                    || 1 === preg_match(Frame::WARMED_AGAIN, $words))) {
                     return null;
                 }
                 if (Action::Dip === $action && $this->pots->isSyrupBeside() && \in_array(
@@ -228,31 +196,6 @@ final readonly class Meaning
     }
 
     /**
-     * Something dry that stands with water, and is no batter: it soaks.
-     *
-     * @param list<string> $ids
-     */
-    private function isUnderWater(array $ids): bool
-    {
-        return \in_array('water', $ids, true)
-            && [] === array_intersect($ids, ['yoghurt', 'buttermilk', 'yeast', 'baking-soda', 'ghee', 'sugar', 'semolina']);
-    }
-
-    /** The last process of the pot but for this one. */
-    private function before(Process $but): ?Process
-    {
-        $stream = $this->pots->streams->current();
-        for ($n = $stream->last ?? -1; $n >= 0; --$n) {
-            $step = $this->pots->steps[$n];
-            if ($step->stream === $stream->id && $step->process !== $but) {
-                return $step->process;
-            }
-        }
-
-        return null;
-    }
-
-    /**
      * Pouring, tipping, putting: what it means depends on what, where, and how hot.
      *
      * @param list<string> $ids
@@ -272,10 +215,17 @@ final readonly class Meaning
             // "mix two cups of semolina with a cup of sugar", before anything else
             null === $last && \count($ids) > 1 && 1 === preg_match('/\b(?:mix|combine|whisk)\b/i', $words) => Process::MixIn,
             // "the figs go into hot water for twenty minutes"
-            \in_array('water', $ids, true) && !$stream->isHot && 1 === preg_match(
-                '/\b(?:go|goes|put|lie|lay|left|leave)\b.*\b(?:in|into) (?:\p{L}+ )?water\b.*\b(?:minutes?|hours?|overnight)\b/iu',
+            \in_array('water', $ids, true) && (!$stream->isHot || \in_array($last, self::READY_TO_SOAK, true)) && 1 === preg_match(
+                '/\b(?:go|goes|put|lie|lay|left|leave|drop|slip)\b.*\b(?:in|into) (?:\p{L}+ ){0,2}water\b.*'
+                    .'\b(?:minutes?|hours?|overnight)\b/iu',
                 $words,
             ) => Process::Soak,
+            // "lay them in the milk for two hours"
+            \in_array($last, self::READY_TO_SOAK, true) && 1 === preg_match(
+                '/\b(?:go|goes|put|lie|lay|left|leave|drop|slip|slide)\b.*\b(?:in|into) (?:the |this |that )?(?:\p{L}+ )?(?:milk|cream)\b.*'
+                    .'\b(?:minutes?|hours?|overnight)\b/iu',
+                $words,
+            ) => Process::Steep,
             !$isLiquid && 1 === preg_match('/\b(?:on top|over the top|over them)\b/i', $words) => Process::Garnish,
             [] !== $ids && 1 === preg_match('/\bgo(?:es)? (?:over|on|onto) .*\b(?:fire|flame|heat)\b/i', $words)
                 && [] !== array_filter($ids, ProcessOf::isFat(...)) => Process::Roast,

@@ -67,6 +67,11 @@ final readonly class NumberSpans
         }
         $join = $text->is($next, 'to', 'or', '-', '–', 'and') ? Numbers::near($text, $next + 1) : null;
         $more = null === $join ? null : self::MINUTES[$text->at($join->next)->word ?? ''] ?? null;
+        // "an hour and ten"
+        if (60.0 === $unit && null !== $join && null === $more && $text->is($next, 'and') && $join->from >= 5 && $join->from <= 55
+            && 0.0 === fmod($join->from, 5.0) && !($text->at($join->next)?->isWord() ?? false)) {
+            return new Span(SpanKind::Time, $number->first, $join->next, $from + $join->from, $to + $join->to);
+        }
         if (null !== $join && null !== $more) {
             $second = $join->to * $more;
             if ($text->is($next, 'and')) {

@@ -92,6 +92,7 @@ final class Pots
                 && $this->counter->addedIn === $piece->sentence
                 || !\in_array($process, [Process::FryGarnish, Process::Syrup, Process::DeepFry, Process::Griddle, Process::Parch], true)
             );
+        $isOfDough = $this->streams->isOfDough();
         $everything = 1 === preg_match('/\b(?:everything|all together|all of it|them all|the two|both)\b(?! sides)/i', $words);
         $ids = array_values(array_filter(array_map(static fn (ToldAmount $a): ?string => $a->thing?->id, $own)));
         $isIt = 1 === preg_match('/\b(?:it|them|this|these|the mixture|everything)\b/i', $words)
@@ -119,8 +120,7 @@ final class Pots
         $isAside = \in_array($process, [Process::FryGarnish, Process::Infuse], true);
         $main = $this->streams->current();
         if ($this->streams->isOwn($process, $ids, $isIt)) {
-            $isNew = null !== $this->streams->current()->last || [] === $this->streams->all || $this->streams->beginsNext;
-            if ($isNew) {
+            if (null !== $this->streams->current()->last || [] === $this->streams->all || $this->streams->beginsNext) {
                 if ($isAside && $this->counter->addedIn < $piece->sentence) {
                     $this->flush($piece->sentence, false);
                 } elseif ($isAside) {
@@ -188,6 +188,11 @@ final class Pots
         ) {
             $own = [...$this->counter->fat, ...$own];
             $this->counter->fat = [];
+        }
+        // "The dough: flour, oil and water, soft. Leave it for two hours": it was kneaded.
+        if (Process::Rest === $process && null === $last && $isOfDough && [] !== $own) {
+            $this->keep(new ToldStep(Process::Knead, $stream->id, $piece->sentence, $own[0]->first, $piece->first), $own, $named);
+            [$own, $named, $this->counter->adding] = [[], [], []];
         }
         if ([] !== $this->counter->adding) {
             $step->covers($this->counter->addedAt[0], $this->counter->addedAt[1]);
@@ -289,9 +294,7 @@ final class Pots
 
     public function isSyrupNow(): bool
     {
-        $last = $this->streams->current()->last;
-
-        return null !== $last && \in_array($this->steps[$last]->process, [Process::Syrup], true) && !$this->streams->beginsNext;
+        return Process::Syrup === ($this->steps[$this->streams->current()->last ?? -1]->process ?? null) && !$this->streams->beginsNext;
     }
 
     public function isRoastedBeside(): bool

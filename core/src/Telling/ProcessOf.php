@@ -175,7 +175,8 @@ final class ProcessOf
     {
         $isInFat = [] !== array_intersect($ids, self::FATS)
             || $hasFat
-            || 1 === preg_match('/\bin the same (?:ghee|fat|oil|pan)|\bin (?:ghee|butter|fat)/i', $words);
+            || 1 === preg_match('/\bin the same (?:ghee|fat|oil|pan)|\bin (?:ghee|butter|fat)|\bghee\b.*\band roast\b'
+                .'|\b(?:fat|ghee) (?:comes|lets|leaves|stands)\b/i', $words);
         if (1 === preg_match('/\bdry\b|\bwithout (?:fat|ghee|oil)\b/i', $words)) {
             return Process::Parch;
         }

@@ -20,7 +20,7 @@ final readonly class Purpose
     private const ONES_OWN = '/\b(?:your|the|my) (?:arms?|hands?|fingers?|palms|face|eyes|knife|sleeves?|hair|nails)\b/i';
 
     /** "between your palms", "once your hands can bear it" */
-    private const BY_HAND = '/\b(?:with|between|on|in|once|when|till|until) (?:your|the)/i';
+    private const BY_HAND = '/\b(?:with|between|on|in|once|when|till|until|as|than) (?:your|the)/i';
 
     /** "they start to jump", "the skin shines": what one sees. */
     private const SEEN = '/^\W*(?:then |now |soon |in the morning |by (?:the )?morning |by then |after that )?(?:(?:it\'ll|they\'ll'
@@ -99,6 +99,10 @@ final readonly class Purpose
     /** @param list<Span> $spans */
     public function kind(Text $text, int $first, int $next, array $spans, ?Span $opener): FragmentKind
     {
+        $said = SeenOrSaid::of($text->words($first, $next), $text->words($next, $next + 9));
+        if (null !== $said) {
+            return $said;
+        }
         $negated = null;
         foreach ($spans as $span) {
             if ($span->is(SpanKind::Negation)) {
@@ -151,8 +155,9 @@ final readonly class Purpose
         if (1 === preg_match('/^\W*too (?:much|little|many|few|hot|cold|thin|thick|long|early|late|wet|dry)\b.*(?:\band\b|=)/i', $words)) {
             return FragmentKind::Wrong;
         }
-        // "that was the old one"
-        if (1 === preg_match('/^\W*(?:that|this) was\b/i', $words)) {
+        // "that was the old one"; "that was 420 grams without the skins" is a measure
+        if (1 === preg_match('/^\W*(?:that|this) was\b/i', $words)
+            && [] === array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Measure))) {
             return FragmentKind::Aside;
         }
         // "that makes it liquid again"

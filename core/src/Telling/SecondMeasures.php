@@ -79,7 +79,8 @@ final readonly class SecondMeasures
             return self::replaced($told, $last, $amount);
         }
         // "boiled down to a litre and a half": what is left, not what goes in
-        if ($text->phrase($span->next, 'at a time') > 0 || ($of->isTold && $text->is($span->first - 1, 'to'))) {
+        if ($text->phrase($span->next, 'at a time') > 0 || ($of->isTold && $text->is($span->first - 1, 'to')
+            && !$text->is($span->first - 2, 'came', 'comes', 'come', 'amounts'))) {
             return $told;
         }
         if ($this->isCorrection($text, $of->next, $span->first) || $this->isNet($text, $of->next, $span)) {
@@ -108,7 +109,8 @@ final readonly class SecondMeasures
     {
         $between = $text->words($from, $span->first);
 
-        return 1 === preg_match('/\b(?:gives?|leaves?|left with|comes to|yields?)\b|\b(?:in all|altogether|in total)\W*$/i', $between)
+        return 1 === preg_match('/\b(?:gives?|gave|leaves?|left with|comes? to|came to|that was|weighed|made|yields?)\b'
+            .'|\b(?:in all|altogether|in total)\W*$/i', $between)
             || $text->is($span->next, 'altogether');
     }
 
@@ -137,7 +139,9 @@ final readonly class SecondMeasures
     {
         $any = false;
         foreach ($told as $n => $of) {
-            if (!$of->isTold && !$text->is($of->first - 1, 'in', 'with')) {
+            // "with nutmeg and cardamom, a teaspoon each"
+            $isOfTwo = $text->is($of->next, 'and') && $text->is($of->first - 1, 'with');
+            if (!$of->isTold && ($isOfTwo || !$text->is($of->first - 1, 'in', 'with'))) {
                 $told[$n] = $this->weighed->amount($text, $span, $of->thing, $of->named, $span->next, $of->first) ?? $of;
                 $any = true;
             }

@@ -223,6 +223,11 @@ final readonly class Spans
         ) {
             return null;
         }
+        // "warm or cold", "warm with milk", "brown spots"
+        if (1 === $next - $i && $text->is($i, 'warm', 'brown', 'crisp', 'dry', 'cool', 'clean')
+            && $text->is($next, 'or', 'with', 'spots', 'patches', 'specks', 'edges', 'enough')) {
+            return null;
+        }
         $last = [] === $before ? null : $before[\count($before) - 1];
         if (VerbForm::Plain === $form && 1 === $next - $i && $this->lexicon->isIn('nouns', $text->at($i)->word ?? '')) {
             $isInFat = null !== $last && $last->next === $i && ProcessOf::isFat($last->thing->id ?? '')
@@ -232,7 +237,10 @@ final readonly class Spans
             }
             $isBegun = $i === $sentence || 0 === $i || $this->mayOrder($text, $i)
                 || ($text->is($i - 1, 'it', 'this', 'that', 'them') && $text->is($i - 2, 'in', 'into'));
-            $isOrder = $text->is($next, 'the', 'it', 'them', 'these', 'this', 'each', 'all');
+            $isOrder = $text->is($next, 'the', 'it', 'them', 'these', 'this', 'each', 'all')
+                // "for the filling boil 600 g of chickpeas"
+                || (TokenKind::Sign !== $text->at($next)?->kind
+                    && 1 === preg_match('/^\W*(?:and |then |now )?for (?:the|a|your) \p{L}+\W*$/iu', $text->words($sentence, $i)));
             $isHow = $text->is($i, 'dry', 'oil', 'butter', 'brown', 'cool', 'warm', 'crisp', 'clean', 'level', 'smooth', 'close', 'set')
                 && (!($text->at($next)?->isWord() ?? false) || ($text->is($i - 1, 'and', 'or') && !$text->is($next, 'for', 'down', 'in')));
             $isLet = $text->is($i - 2, 'let') || $text->is($i - 3, 'let');

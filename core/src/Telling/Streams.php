@@ -117,4 +117,10 @@ final class Streams
 
         return $found;
     }
+
+    /** Whether what is told under this heading becomes a dough. */
+    public function isOfDough(): bool
+    {
+        return [] !== array_intersect(['dough', 'doughs'], $this->label);
+    }
 }

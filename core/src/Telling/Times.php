@@ -22,6 +22,18 @@ final readonly class Times
      */
     public function bareTime(Text $text, Fragment $piece, Span $time, array $own, string $words): void
     {
+        // "fried in ghee, cashews first, three minutes": of the pan that is told of
+        $pan = $this->pots->lastStep();
+        if (
+            null !== $pan && Process::FryGarnish === $pan->process && null === $pan->minutes && $pan->sentence === $piece->sentence
+            && $time->to <= 10.0
+        ) {
+            array_push($pan->amounts, ...$this->pots->counter->known([...$this->pots->counter->adding, ...$own]));
+            $this->pots->counter->adding = [];
+            $this->manner->lasts($text, $pan, $time);
+
+            return;
+        }
         $this->adding->add($text, $piece, $own);
         $last = $this->pots->lastStep();
         if (
@@ -44,6 +56,21 @@ final readonly class Times
                 $this->pots->counter->takeSweet($this->pots->streams),
                 $words,
             ), $time);
+
+            return;
+        }
+        // "half a kilo of jaggery into the pan, low flame; it melts, it foams. Nine minutes"
+        if (
+            $this->pots->counter->addsSweetAlone() && null !== $last && $last->sentence < $this->pots->counter->addedIn
+            && [] === array_intersect($this->pots->streams->current()->holds, ['water', 'milk'])
+            && \in_array($last->process, [
+                Process::Set, Process::Cool, Process::Prepare, Process::Grind, Process::Parch, Process::Drain,
+            ], true)
+        ) {
+            $sweet = $this->pots->counter->adding;
+            $this->pots->counter->adding = [];
+            $this->pots->streams->beginsNext = true;
+            $this->manner->lasts($text, $this->pots->step($text, $piece, Process::Syrup, $sweet, $words), $time);
 
             return;
         }

@@ -17,7 +17,7 @@ use FeastLadle\Solving\Plan;
 use FeastLadle\Tests\Support\Shipped;
 use PHPUnit\Framework\TestCase;
 
-/** Five thousand guests and six sweets, in a yard with twelve pots and pans of each kind that are alike, twenty fires and thirty-two people. */
+/** Five thousand guests and six sweets, in a yard with twelve pots and pans that are alike, twenty fires and thirty-two people. */
 final class GreatCrowdTest extends TestCase
 {
     public function testMostOfItIsPlannedAtOnceAndWhoeverLooksFurtherLosesNothing(): void
@@ -27,9 +27,12 @@ final class GreatCrowdTest extends TestCase
         $planner = new FeastPlanner(Shipped::larder());
         $plan = $planner->plan($feast, $kitchen);
         self::assertSame([], (new Audit())->faults($plan->problem, $plan->solution));
-        self::assertSame($plan->solution->objective, $planner->plan($feast, $kitchen)->solution->objective, 'the same feast, the same plan');
-        self::assertLessThanOrEqual(2, \count($plan->obstacles), implode(' ', array_map(static fn (Obstacle $o) => $o->text(), $plan->obstacles)));
-        self::assertGreaterThanOrEqual(15, $plan->quantities->dishes['kesari']->batchPlan->batches + $plan->quantities->dishes['pongal']->batchPlan->batches);
+        $again = $planner->plan($feast, $kitchen);
+        self::assertSame($plan->solution->objective, $again->solution->objective, 'the same feast, the same plan');
+        $left = implode(' ', array_map(static fn (Obstacle $o) => $o->text(), $plan->obstacles));
+        self::assertLessThanOrEqual(2, \count($plan->obstacles), $left);
+        [$kesari, $pongal] = [$plan->quantities->dishes['kesari'], $plan->quantities->dishes['pongal']];
+        self::assertGreaterThanOrEqual(15, $kesari->batchPlan->batches + $pongal->batchPlan->batches);
 
         for ($round = 1; $round <= 2; ++$round) {
             $better = $planner->improve($feast, $kitchen, $plan, null, Budget::milliseconds(200), $round);

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FeastLadle\Telling;
+
+/** Pieces whose first words alone tell what they are for: what one sees, what went wrong, what others say. */
+final class SeenOrSaid
+{
+    private const KINDS = [
+        // "soft enough to mash between the fingers"
+        ['/^\W*(?:and )?(?:soft|thick|stiff|firm|cool|dry|thin|hot|smooth|fine) enough (?:to|that)\b/i', FragmentKind::Done],
+        // "an hour, soft but whole"
+        ['/^\W*(?:and )?(?:soft|tender|golden|crisp|smooth|fluffy|thick|translucent)(?: (?:but|and|not|all|right) [\p{L} ]+)?\W*$/iu', FragmentKind::Done],
+        // "to a deep brown"
+        ['/^\W*(?:and )?(?:to|into) an? (?:\p{L}+ ){0,2}(?:brown|gold|golden|red|amber|pink|paste|foam|crust)\W*$/iu', FragmentKind::Done],
+        // "brown spots", "the edges brown"
+        ['/^\W*(?:with )?(?:brown|golden|dark|red) (?:spots|patches|specks|edges|dots|freckles|all over|on both sides|on all sides)\W*$/i', FragmentKind::Done],
+        // "it must not crack when you press it"
+        ['/^\W*(?:it|they) (?:must|should|may) not (?:crack|tear|split|crumble|break|stick|fall apart|leave)\b/i', FragmentKind::Done],
+        // "when they burst the dough was too dry"
+        ['/^\W*(?:when|where) .*\b(?:was|were|is|has been) too \p{L}+\W*$/iu', FragmentKind::Wrong],
+        ['/^\W*the \p{L}+ (?:was|were) too \p{L}+\W*$/iu', FragmentKind::Wrong],
+        // "strain it if there's grit": when it is done, not what went wrong
+        ['/^\W*if (?:there\'?s|there is|there are|you see|you find|it has) (?:any |some )?(?:grit|dirt|sand|scum|stones|husks?)\b/i', FragmentKind::Aside],
+        // "depends on you": nothing that is done
+        ['/^\W*(?:depends on|as you like|to taste|if you like|if you want)\b/i', FragmentKind::Aside],
+        // "Molten jaggery burns worse than oil"
+        ['/\b(?:worse|hotter|faster|better|more|sooner) than \p{L}+\W*$/iu', FragmentKind::Aside],
+    ];
+
+    /** @param string $behind the words that follow */
+    public static function of(string $words, string $behind = ''): ?FragmentKind
+    {
+        // "when the filling comes through, the dough was too stiff"
+        if (1 === preg_match('/^\W*(?:when|where) /i', $words)
+            && 1 === preg_match('/^\W*(?:then )?(?:the|your) \p{L}+ (?:was|were) too \p{L}+/iu', $behind)) {
+            return FragmentKind::Wrong;
+        }
+        foreach (self::KINDS as [$pattern, $kind]) {
+            if (1 === preg_match($pattern, $words)) {
+                return $kind;
+            }
+        }
+
+        return null;
+    }
+}
