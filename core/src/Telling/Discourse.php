@@ -72,6 +72,13 @@ final class Discourse
             $isApartBehind = isset($pieces[$k + 1]) && $pieces[$k + 1]->has(SpanKind::Apart) && FragmentKind::Bare === $pieces[$k + 1]->kind
                 && !$pieces[$k + 1]->has(SpanKind::Thing, SpanKind::Measure, SpanKind::Verb)
                 && !$text->is($pieces[$k]->next, ',', ';', ':');
+            // "jaggery is melted in water meanwhile, six minutes": said of what was just begun
+            $isTrailing = $k > 0 && 1 === preg_match('/^\W*(?:meanwhile|in the meantime)\W*$/i', $text->words($piece->first, $piece->next))
+                && FragmentKind::Work === $pieces[$k - 1]->kind
+                && (!isset($pieces[$k + 1]) || FragmentKind::Work !== $pieces[$k + 1]->kind);
+            if ($isTrailing) {
+                continue;
+            }
             if ($piece->has(SpanKind::Apart) && $isApartBefore) {
                 $isApartBefore = false;
             } elseif ($piece->has(SpanKind::Apart) || $isApartBehind) {

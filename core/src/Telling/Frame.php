@@ -81,7 +81,8 @@ final readonly class Frame
         // "this is for the big pot, two hundred people"
         if ($from === ($text->sentences[0][0] ?? -1) && ($text->is($i - 1, ',') || $i === $from)) {
             $guests = Numbers::near($text, $i);
-            if (null !== $guests && $guests->from >= 10 && $text->is($guests->next, 'people', 'guests', 'persons', 'heads', 'eaters')) {
+            if (null !== $guests && $guests->from >= 10 && $text->is($guests->next, 'people', 'guests', 'persons', 'heads', 'eaters',
+                'glasses', 'bowls', 'portions', 'plates')) {
                 return (string) round($guests->from);
             }
         }
@@ -151,7 +152,8 @@ final readonly class Frame
             && 1 === preg_match('/\b(?:tin|jar|box|airtight|covered|closed)\b/i', $text->words($from, $i)));
         // "keep stirring", "keep it bubbling" is no keeping.
         $isDoing = str_ends_with($text->at($i + 1)->word ?? '', 'ing')
-            || ($text->is($i + 1, 'it', 'them') && str_ends_with($text->at($i + 2)->word ?? '', 'ing'));
+            || ($text->is($i + 1, 'it', 'them') && (str_ends_with($text->at($i + 2)->word ?? '', 'ing')
+                || $text->is($i + 2, 'at', 'on', 'over', 'under', 'near', 'by')));
         if ((!$says && !$isAlone) || $isDoing) {
             return null;
         }

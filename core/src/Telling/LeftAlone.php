@@ -19,11 +19,15 @@ final readonly class LeftAlone
         $stream = $this->pots->streams->current();
         $last = null === $stream->last ? null : $this->pots->steps[$stream->last]->process;
         // "keep it bubbling for half an hour", "keep it moving"
-        if (1 === preg_match('/\bkeep (?:it |them |the pot )?(?:bubbling|boiling|simmering|cooking|going|seething|on the boil)\b/i', $words)) {
+        if (1 === preg_match('/\bkeep (?:it |them |the pot )?(?:bubbling|boiling|simmering|cooking|going|seething'
+            .'|on the boil)\b/i', $words)) {
             return $isTold || $isTimed ? Process::Simmer : null;
         }
         if (1 === preg_match('/\bkeep (?:it |them |the \p{L}+ )?(?:moving|shaking|tossing|turning|stirring|rolling)\b/iu', $words)) {
             return null;
+        }
+        if (1 === preg_match('/\b(?:on|in|over) ice\b|\bice box\b/i', $words)) {
+            return Process::Chill;
         }
         // "keep it on the lowest flame for five minutes"
         if ($isTold && $stream->isHot && !$stream->isOff && $piece->has(SpanKind::Fire) && !$piece->has(SpanKind::FlameOff)) {

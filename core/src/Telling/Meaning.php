@@ -208,6 +208,9 @@ final readonly class Meaning
 
         return match (true) {
             1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words) => Process::Chill,
+            // "pour it into ten small cups"
+            [] === $ids && null !== $last && 1 === preg_match('/\b(?:pour|fill|ladle|spoon)\b.*\binto (?:\p{L}+ ){0,3}(?:cups|glasses|bowls'
+                .'|ramekins|tumblers|pots)\b/iu', $words) => Process::Portion,
             1 === preg_match('/\b(?:beat|whisk|whip|rub)\b.*\b(?:minutes?|mins?)\b/i', $words) => Process::MixIn,
             1 === preg_match('/\bthrough (?:a|the) (?:\p{L}+ )?sieve\b/iu', $words) => $isLiquid || $stream->isHot ? Process::Strain
                 : Process::Sieve,

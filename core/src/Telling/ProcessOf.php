@@ -48,7 +48,10 @@ final class ProcessOf
             Action::Sieve => Process::Sieve,
             Action::Grind => Process::Grind,
             Action::Mash => Process::Mash,
-            Action::Press => 1 === preg_match('/\b(?:tray|plate|mould)/i', $words) ? Process::Set : Process::Press,
+            Action::Press => 1 === preg_match('/\b(?:tray|plate|mould|tin\b|frame)|\bpress(?:ed)? (?:it |them |the \p{L}+ )'
+                .'(?:in|flat|down)\b(?! a cloth)/iu', $words)
+                ? Process::Set
+                : Process::Press,
             Action::Strain => Process::Strain,
             Action::Knead => Process::Knead,
             Action::Rest => Process::Rest,
@@ -72,10 +75,11 @@ final class ProcessOf
                 default => [] === $ids ? null : Process::Simmer,
             },
             Action::Syrup => Process::Syrup,
-            Action::Boil => self::isSyrup($all, $ids) || (
-                $saysStage
-                && [] !== array_intersect($all, self::SWEET)
-            ) ? Process::Syrup : Process::Boil,
+            Action::Boil => self::isSyrup($all, $ids) || (self::isSyrup($ids, array_reverse($ids))
+                && \in_array('water', $ids, true) && 1 === preg_match('/\bminutes?\b/i', $words)) || (
+                    $saysStage
+                    && [] !== array_intersect($all, self::SWEET)
+                ) ? Process::Syrup : Process::Boil,
             Action::Reduce => Process::Reduce,
             Action::Simmer => match (true) {
                 // "cook it in two spoons of ghee"

@@ -11,18 +11,26 @@ final class SeenOrSaid
         // "soft enough to mash between the fingers"
         ['/^\W*(?:and )?(?:soft|thick|stiff|firm|cool|dry|thin|hot|smooth|fine) enough (?:to|that)\b/i', FragmentKind::Done],
         // "an hour, soft but whole"
-        ['/^\W*(?:and )?(?:soft|tender|golden|crisp|smooth|fluffy|thick|translucent)(?: (?:but|and|not|all|right) [\p{L} ]+)?\W*$/iu', FragmentKind::Done],
+        ['/^\W*(?:and )?(?:soft|tender|golden|crisp|smooth|fluffy|thick|translucent)(?: (?:but|and|not|all|right) [\p{L} ]+)?\W*$/iu',
+            FragmentKind::Done],
+        // "thick like jam", "as fine as the stone will go"
+        ['/^\W*(?:and )?(?:thick|soft|thin|stiff|crisp|smooth|clear|light) (?:like|as) /i', FragmentKind::Done],
+        ['/^\W*(?:and )?as (?:fine|thin|smooth|small|dry|thick|soft) as /i', FragmentKind::Done],
+        // "with too little alum it is just sweet paste"
+        ['/^\W*with(?:out| too| no) .*\b(?:it|they) (?:is|are|becomes?|gets?|turns?|will|stays?|goes|tastes?)\b/i', FragmentKind::Wrong],
         // "to a deep brown"
         ['/^\W*(?:and )?(?:to|into) an? (?:\p{L}+ ){0,2}(?:brown|gold|golden|red|amber|pink|paste|foam|crust)\W*$/iu', FragmentKind::Done],
         // "brown spots", "the edges brown"
-        ['/^\W*(?:with )?(?:brown|golden|dark|red) (?:spots|patches|specks|edges|dots|freckles|all over|on both sides|on all sides)\W*$/i', FragmentKind::Done],
+        ['/^\W*(?:with )?(?:brown|golden|dark|red) (?:spots|patches|specks|edges|dots|freckles|all over|on both sides|on all sides)\W*$/i',
+            FragmentKind::Done],
         // "it must not crack when you press it"
         ['/^\W*(?:it|they) (?:must|should|may) not (?:crack|tear|split|crumble|break|stick|fall apart|leave)\b/i', FragmentKind::Done],
         // "when they burst the dough was too dry"
         ['/^\W*(?:when|where) .*\b(?:was|were|is|has been) too \p{L}+\W*$/iu', FragmentKind::Wrong],
         ['/^\W*the \p{L}+ (?:was|were) too \p{L}+\W*$/iu', FragmentKind::Wrong],
         // "strain it if there's grit": when it is done, not what went wrong
-        ['/^\W*if (?:there\'?s|there is|there are|you see|you find|it has) (?:any |some )?(?:grit|dirt|sand|scum|stones|husks?)\b/i', FragmentKind::Aside],
+        ['/^\W*if (?:there\'?s|there is|there are|you see|you find|it has) (?:any |some )?(?:grit|dirt|sand|scum|stones|husks?)\b/i',
+            FragmentKind::Aside],
         // "depends on you": nothing that is done
         ['/^\W*(?:depends on|as you like|to taste|if you like|if you want)\b/i', FragmentKind::Aside],
         // "Molten jaggery burns worse than oil"

@@ -73,7 +73,9 @@ final readonly class Telling
     private function isMeasured(Fragment $piece): bool
     {
         foreach ($piece->spans as $span) {
-            if ($span->is(SpanKind::Time) || ($span->is(SpanKind::Measure) && !$span->isBare)) {
+            // "Almond drink, eighty glasses"
+            $isServed = $span->is(SpanKind::Measure) && SpokenUnit::Glass === $span->unit && $span->from >= 10.0;
+            if ($span->is(SpanKind::Time) || ($span->is(SpanKind::Measure) && !$span->isBare && !$isServed)) {
                 return true;
             }
         }

@@ -20,6 +20,7 @@ final class Things
     private const MADE_OF = [
         'syrup', 'essence', 'sauce', 'jam', 'water', 'juice', 'paste', 'extract', 'flower', 'flowers', 'liqueur', 'stem', 'skin', 'peel',
         'husk', 'shell', 'pudding', 'halwa', 'fudge', 'cake', 'cakes', 'dumpling', 'dumplings', 'fritters', 'jelly', 'slab', 'payasam',
+        'sherbet', 'brittle', 'barfi',
     ];
 
     /** @var array<string, string>|null ingredient ids by name, each word in its plain form */
