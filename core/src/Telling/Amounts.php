@@ -303,7 +303,8 @@ final readonly class Amounts
 
         // A thing of the larder inside it: then it is that thing's own word, not an unknown one.
         return $i > $from
-            && !$text->is($from, 'size')
+            && !$text->is($from, 'size', 'back', 'aside', 'apart', 'over', 'out')
+            && !$text->is($i - 1, 'syrup')
             && !$text->is($from + 1, 'size')
             && !$this->lexicon->saysNothing($text, $from)
             && !$this->lexicon->isStopped($text->at($from)->word ?? '')

@@ -73,6 +73,34 @@ final readonly class BareTold
 
             return;
         }
+        // "through the mincer"
+        if (1 === preg_match('/^\W*(?:then |and )?(?:all )?(?:put |goes |go )?through (?:the|a) (?:mincer|grinder|mill)\b/i', $words)) {
+            $here = $this->pots->counter->takeHere($piece->sentence, 9, $piece->first);
+            $this->pots->step($text, $piece, Process::Grind, [...$here, ...$own], '');
+
+            return;
+        }
+        // "Two coconuts, freshly grated", "carrots, 2 kg, scrubbed and grated": work, where nothing stands on the fire yet
+        if ([] === $own && !$this->pots->streams->current()->isHot && 1 === preg_match('/^\W*(?:freshly |finely |coarsely )?(?:peeled'
+            .'|scrubbed|washed|scraped|stoned|shelled)?(?:,? ?(?:and )?)(?:freshly |finely |coarsely )?grated\W*$/i', $words)) {
+            $here = $this->pots->counter->namedLast($piece->sentence);
+            if ([] !== $here) {
+                $this->pots->step($text, $piece, Process::Prepare, $here, '');
+
+                return;
+            }
+        }
+        // "Then the rice, coarser, fifteen minutes": the same again
+        if (
+            $isTimed && [] !== $own && 1 === preg_match('/^\W*(?:then|now|next|and) the \p{L}+\W*$/iu', $words)
+            && \in_array($lastHere, [Process::Grind, Process::Parch, Process::Roast, Process::Soak, Process::DeepFry], true)
+            && [] === array_filter($own, static fn (ToldAmount $a): bool => $a->isTold)
+        ) {
+            $this->pots->streams->beginsNext = true;
+            $this->pots->step($text, $piece, $lastHere, $own, '');
+
+            return;
+        }
         if ([] === $own && 1 === preg_match('/^\W*(?:all of it|everything|all this|the nuts|all) (?:on|over) (?:the )?top\W*$/i', $words)) {
             $this->pots->step($text, $piece, Process::Garnish, [], $words);
         } elseif ([] === $own && 1 === preg_match('/^\W*(?:on|over) (?:the )?top\W*$/i', $words) && $this->pots->goesOnTop($piece)) {

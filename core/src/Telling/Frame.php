@@ -86,6 +86,13 @@ final readonly class Frame
                 return (string) round($guests->from);
             }
         }
+        // "Warm or cold, for twelve people"
+        if ($text->is($i, 'for')) {
+            $guests = Numbers::near($text, $i + 1);
+            if (null !== $guests && $text->is($guests->next, 'people', 'guests', 'persons') && $guests->next + 1 >= $to) {
+                return (string) round($guests->from);
+            }
+        }
         // "rain clouds, for a hundred", "it's for ten"
         if ($text->is($i, 'for') && $text->is($i - 1, "it's", 'is')) {
             $at = $i + 1;
@@ -111,7 +118,9 @@ final readonly class Frame
         if (null === $number || $text->is($at, 'a', 'an') && !$text->is($at + 1, 'dozen', 'hundred')) {
             return null;
         }
-        $next = $text->at($number->next)->word ?? '.';
+        // "Forty small pieces"
+        $after = $number->next + ($text->is($number->next, 'small', 'large', 'big', 'little', 'good', 'thin', 'thick') ? 1 : 0);
+        $next = $text->at($after)->word ?? '.';
         if ($number->from < 2) {
             return null;
         }

@@ -80,7 +80,7 @@ final readonly class Meaning
                         $stream->isHot
                         || $piece->has(SpanKind::Fire)
                         || [] !== $this->pots->counter->adding
-                        || (null === $stream->last && [] !== $this->pots->counter->waiting)
+                        || ([] !== $this->pots->counter->waiting && \in_array($last, [null, Process::Prepare], true))
                     ) ? ProcessOf::cooking($action, $ids, $words, $stream, $this->pots->counter->pan(), false) : null;
             case Action::Leave:
                 return $this->waiting->leave($words, $piece, $isTold, $isTimed);
@@ -207,7 +207,7 @@ final readonly class Meaning
         $this->pots->isScalded = $isLiquid && 1 === preg_match('/\b(?:boiling|hot)\b/i', $words);
 
         return match (true) {
-            1 === preg_match('/\b(?:fridge|refrigerator)\b/i', $words) => Process::Chill,
+            1 === preg_match('/\b(?:fridge|refrigerator)\b|\b(?:in|into) the cold\b/i', $words) => Process::Chill,
             // "pour it into ten small cups"
             [] === $ids && null !== $last && 1 === preg_match('/\b(?:pour|fill|ladle|spoon)\b.*\binto (?:\p{L}+ ){0,3}(?:cups|glasses|bowls'
                 .'|ramekins|tumblers|pots)\b/iu', $words) => Process::Portion,

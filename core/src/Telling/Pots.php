@@ -157,7 +157,8 @@ final class Pots
 
             return $last;
         }
-        if ([] === $own && [] === $this->counter->adding && null === $last && [] !== $this->counter->waiting) {
+        $isBegun = null !== $last && (Process::Prepare !== $last->process || Process::Simmer !== $process);
+        if ([] === $own && [] === $this->counter->adding && !$isBegun && [] !== $this->counter->waiting) {
             $own = $this->counter->waiting;
             $this->counter->waiting = [];
         }

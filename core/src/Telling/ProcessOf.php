@@ -133,8 +133,8 @@ final class ProcessOf
     {
         $solid = array_diff($ids, self::FATS);
 
-        return [] !== $solid && [] === array_diff($solid, ['cloves', 'cardamom-pods', 'cinnamon', 'fennel', 'cumin', 'bay-leaf',
-            'star-anise']);
+        return [] !== $solid && [] === array_diff($solid, ['cloves', 'cardamom-pods', 'cinnamon', 'fennel', 'cumin', 'mustard-seed',
+            'bay-leaf',            'star-anise']);
     }
 
     /** @param list<string> $ids */

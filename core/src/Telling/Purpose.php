@@ -305,7 +305,8 @@ final readonly class Purpose
                     return false;
                 }
                 // "roasted semolina", "dried petals": how it is, not what is done.
-                $isBefore = [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Thing) && $s->first >= $verb->next
+                $isBefore = !\in_array($next, ['in', 'with', 'to', 'for', 'on', 'into'], true)
+                    && [] !== array_filter($spans, static fn (Span $s): bool => $s->is(SpanKind::Thing) && $s->first >= $verb->next
                     && $s->first <= $verb->next + 1);
                 if ($isBefore || $this->lexicon->isIn('states', $next)) {
                     return false;

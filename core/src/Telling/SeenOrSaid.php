@@ -18,6 +18,16 @@ final class SeenOrSaid
         ['/^\W*(?:and )?as (?:fine|thin|smooth|small|dry|thick|soft) as /i', FragmentKind::Done],
         // "with too little alum it is just sweet paste"
         ['/^\W*with(?:out| too| no) .*\b(?:it|they) (?:is|are|becomes?|gets?|turns?|will|stays?|goes|tastes?)\b/i', FragmentKind::Wrong],
+        // "a wet finger comes away clean when they are done"
+        ['/\b(?:when|once) (?:it is|it\'s|they are|they\'re) (?:done|ready|right|cooked)\W*$/i', FragmentKind::Done],
+        // "by morning it has doubled", "it will drink up the curd"
+        ['/^\W*by (?:the )?(?:morning|evening|then|noon|now) (?:it|they)\b/i', FragmentKind::OnTheWay],
+        ['/^\W*(?:it|they)(?:\'ll| will) (?:drink|soak|swallow|swell|rise|sink|spit|foam|bubble|puff|shrink|wrinkle|float|look|seem|curdle'
+            .'|crackle|loosen|give)\b/i', FragmentKind::OnTheWay],
+        ['/^\W*(?:it|they) (?:thickens?|stiffens?|firms?|sets?|hardens?) .*\b(?:while|when|as) (?:it |they )?(?:stand|stands|standing|cool'
+            .'|cools|cooling|rests|resting)\W*$/i', FragmentKind::OnTheWay],
+        // "flat cakes mean the batter was cold"
+        ['/\bmeans? (?:that )?(?:the|your|it|you|there)\b.*\b(?:was|were|is|had|too|not)\b/i', FragmentKind::Wrong],
         // "to a deep brown"
         ['/^\W*(?:and )?(?:to|into) an? (?:\p{L}+ ){0,2}(?:brown|gold|golden|red|amber|pink|paste|foam|crust)\W*$/iu', FragmentKind::Done],
         // "brown spots", "the edges brown"

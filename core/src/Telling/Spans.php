@@ -267,8 +267,8 @@ final readonly class Spans
             }
             if (
                 $text->is($at, 'to', 'on')
-                && ($text->is($at + 1, 'boil') || ($text->is($at + 1, 'the', 'a') && ($text->is($at + 2, 'boil')
-                    || $text->is($at + 3, 'boil'))))
+                && ($text->is($at + 1, 'boil') || ($text->is($at + 1, 'the', 'a') && ($text->is($at + 2, 'boil', 'simmer')
+                    || $text->is($at + 3, 'boil', 'simmer'))))
             ) {
                 return [Action::Boil, $form, $i + 1];
             }
