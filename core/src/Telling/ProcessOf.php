@@ -28,7 +28,7 @@ final class ProcessOf
 
     private const FIRM_BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot)|lets? go|comes? away|one lump|moves as|throws? back|leave white'
         .'|white marks|can be rolled|rolls between|sides stand|holds its shape|one (?:glossy )?mass|follows the (?:spoon|spatula'
-        .'|ladle)|gather it|to a ball|makes? a ball|in a lump)/i';
+        .'|ladle)|gather it|to a ball|makes? a ball|in a lump|becomes? a lump|one piece)/i';
 
     /**
      * @param list<string>      $ids   what is named beside the verb
@@ -84,7 +84,7 @@ final class ProcessOf
             Action::Simmer => match (true) {
                 // "cook it in two spoons of ghee"
                 $isFatOnly && [] !== $stream->holds
-                    && 1 === preg_match('/\b(?:it|them|these|this) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
+                    && 1 === preg_match('/\b(?:it|them|these|this|the (?:batter|dough|mass|mixture|paste|pulp|flour)) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
                     ? Process::StirToBall
                     : Process::Roast,
                 $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,
@@ -98,6 +98,8 @@ final class ProcessOf
             },
             Action::Stir => 1 === preg_match(self::BALL, $words) ? Process::StirToBall : Process::Simmer,
             Action::Dip => match (true) {
+                // "drop the marbles into the milk": they cook there
+                1 === preg_match('/\b(?:into|in) the (?:\p{L}+ )?(?:milk|water)\b/iu', $words) => null,
                 1 === preg_match('/\bsyrup\b/i', $words) => Process::Dunk,
                 1 === preg_match('/\b(?:oil|fat|ghee)\b/i', $words) || $pan[1] => Process::DeepFry,
                 default => null,
