@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Form;
 
+use FeastLadle\Kitchen\Tasting;
 use FeastLadle\Vessel\FillLimit;
 use Symfony\Component\Form\AbstractType;
+use Symfony\Component\Form\Extension\Core\Type\ChoiceType;
 use Symfony\Component\Form\Extension\Core\Type\CollectionType;
 use Symfony\Component\Form\Extension\Core\Type\FormType;
 use Symfony\Component\Form\Extension\Core\Type\TextType;
@@ -43,6 +45,17 @@ final class KitchenType extends AbstractType
             ->add('dryingM2', NumberTextType::class, ['label' => 'Room to dry things on, m²', 'help' => 'Empty: as much as is needed'])
             ->add('fuel', FuelStoreType::class, ['label' => false, 'required' => false])
             ->add('liftKg', NumberTextType::class, ['label' => 'One person lifts, kg'])
+            ->add('tasting', ChoiceType::class, [
+                'label' => 'Cooks taste',
+                'required' => false,
+                'placeholder' => false,
+                'empty_data' => Tasting::AfterTheOffering->value,
+                'choices' => [
+                    'while they cook' => Tasting::Always->value,
+                    'only after the offering' => Tasting::AfterTheOffering->value,
+                    'never' => Tasting::Never->value,
+                ],
+            ])
             ->add('currency', TextType::class, ['label' => 'Money', 'required' => false, 'empty_data' => '']);
         $limits = $builder->create('fillLimits', FormType::class, ['label' => false, 'required' => false]);
         foreach (FillLimit::cases() as $limit) {

@@ -20,11 +20,14 @@ use FeastLadle\Explaining\CarriedOver;
 use FeastLadle\Explaining\MeasuredSigns;
 use FeastLadle\Explaining\StopSign;
 use FeastLadle\Explaining\StopSigns;
+use FeastLadle\Explaining\TasteTwin;
+use FeastLadle\Feast\MomentKind;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Cue;
 use FeastLadle\Recipe\CueKind;
 use FeastLadle\Recipe\Mark;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\TaskPicture;
 use FeastLadle\Safety\Caution;
 use FeastLadle\Safety\Cautions;
 use FeastLadle\Solving\PlannedStep;
@@ -35,11 +38,12 @@ use FeastLadle\Words\Sentence;
  * What one person has before them: the step of now, what of theirs runs beside it, and the next.
  *
  * @phpstan-type Mine array{step: PlannedStep, id: string, state: string, left: int|null, endsAt: \DateTimeImmutable, closed: bool,
- *     closes: bool, long: bool, ready: Ready|null, signs: list<Cue>, wrong: list<Cue>, way: list<Cue>, stop: StopSign|null,
+ *     closes: bool, long: bool, ready: Ready|null, signs: list<Cue>, twin: list<Sentence>, wrong: list<Cue>, way: list<Cue>,
+ *     stop: StopSign|null,
  *     goesOn: int|null, cautions: list<Caution>, helpers: list<string>, isReady: bool, reliefAsked: Event|null,
  *     bowls: list<array{bowl: MeasuredBowl, number: int|null, parts: int, next: int, isIn: bool}>,
  *     marks: list<array{number: int, minute: int|null, at: \DateTimeImmutable|null, sign: string, do: string, isPassed: bool}>,
- *     othersFree: array<string, string>, measured: list<Sentence>}
+ *     othersFree: array<string, string>, measured: list<Sentence>, picture: TaskPicture}
  */
 final readonly class MyStep
 {
@@ -138,12 +142,15 @@ final readonly class MyStep
         $signs = static fn (CueKind $kind): array => array_values(
             array_filter($at->step->words->cues, static fn (Cue $c): bool => $kind === $c->kind),
         );
+        $tastes = $open->kitchen->rules->tasting->isAllowed(self::awaitsOffering($open, $heard));
+        $done = array_values(array_filter($signs(CueKind::Done), static fn (Cue $c): bool => $tastes || !$c->tasting));
         $isClosed = self::CLOSED_PERCENT === $at->step->work->attention->percent;
 
         return [
             'step' => $at,
             'id' => $step->id(),
             'state' => $step->progress->state->value,
+            'picture' => TaskPicture::of($at->step),
             'left' => $step->left?->likely,
             'endsAt' => $at->end,
             'closed' => $isClosed && StepState::Running === $step->progress->state,
@@ -155,7 +162,10 @@ final readonly class MyStep
             'marks' => self::marks($step, $at, $heard->ticked),
             'reliefAsked' => $heard->reliefs[$step->id()] ?? null,
             'othersFree' => self::others($open, $at, $person, $heard),
-            'signs' => $signs(CueKind::Done),
+            'signs' => $done,
+            'twin' => \count($done) === \count($signs(CueKind::Done))
+                ? []
+                : (new TasteTwin($this->larder))->of($at),
             'wrong' => $signs(CueKind::Wrong),
             'way' => $signs(CueKind::OnTheWay),
             'measured' => (new MeasuredSigns($this->larder, $open->kitchen))->of($at),
@@ -171,6 +181,17 @@ final readonly class MyStep
                 array_diff($at->people, [$person]),
             )),
         ];
+    }
+
+    private static function awaitsOffering(OpenFeast $open, Heard $heard): bool
+    {
+        foreach ($open->feast->moments as $moment) {
+            if (MomentKind::Offering === $moment->kind && !isset($heard->offered[$moment->id])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -27,7 +27,7 @@ final class Rooms
         'Schedule' => ['Document', 'Words'],
         'Schools' => ['Document', 'Larder'],
         'Tray' => ['Heat', 'Words'],
-        'Recipe' => ['Document', 'Heat', 'Larder', 'Measure', 'Schools', 'Syrup', 'Vessel', 'Words'],
+        'Recipe' => ['Document', 'Heat', 'Larder', 'Measure', 'Schools', 'Syrup', 'Tray', 'Vessel', 'Words'],
         'Portion' => ['Recipe'],
         'Flow' => ['Heat', 'Keeping', 'Larder', 'Recipe', 'Syrup', 'Vessel'],
         'Safety' => ['Flow', 'Heat', 'Larder', 'Recipe', 'Syrup', 'Words'],

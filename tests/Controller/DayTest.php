@@ -6,6 +6,7 @@ namespace App\Tests\Controller;
 
 use App\Repository\DayEventRepository;
 use App\Service\FeastDesk;
+use App\Service\KitchenDesk;
 use App\Service\PlanStore;
 use App\Tests\Support\BrowserCase;
 use FeastLadle\Day\EventKind;
@@ -53,6 +54,31 @@ final class DayTest extends BrowserCase
         $this->browser->submit($this->browser->getCrawler()->filter('.said li')->first()->selectButton('Take it back')->form());
         $this->browser->request('GET', $this->address('cook'));
         self::assertCount(0, $this->browser->getCrawler()->filter('[data-done]'));
+    }
+
+    public function testAChildSeesAPictureOfTheTaskAndNoButton(): void
+    {
+        $desk = self::getContainer()->get(FeastDesk::class);
+        $open = $desk->open((int) $this->feast()->getId());
+        $kitchen = Shipped::document('kitchens/kumbhar-lane');
+        self::assertIsArray($kitchen['people']);
+        $kitchen['people'] = [...$kitchen['people'], ['id' => 'tara', 'name' => 'Tara', 'skill' => 'child']];
+        self::getContainer()->get(KitchenDesk::class)->change($open->record->getKitchen(), (string) json_encode($kitchen));
+        $open = $desk->open((int) $this->feast()->getId());
+        $day = ['day' => 0, 'from' => '08:30', 'to' => '19:30'];
+        $feast = ['hands' => [['person' => 'asha'] + $day, ['person' => 'tara'] + $day]] + $open->document;
+        $desk->change($open, ['dishes' => [['id' => 'pongal', 'recipe' => 'sweet-pongal']]] + $feast);
+        $wash = $this->on('pongal/1/wash', 0);
+        self::assertSame(['tara'], $wash->people);
+
+        $this->browser->request('GET', $this->address('mine/tara'));
+        self::assertResponseIsSuccessful();
+        self::assertSame('wash', $this->browser->getCrawler()->filter('.is-child [data-picture]')->attr('data-picture'));
+        self::assertSame($wash->step->title, $this->text('.is-child h2'));
+        self::assertCount(0, $this->browser->getCrawler()->filter('main .my-foot, main [name=kind]'), 'nothing to tap');
+        // Somebody grown up ticks it on the wall.
+        $this->browser->request('GET', $this->address('board'));
+        self::assertStringContainsString('pongal/1/wash', $this->browser->getCrawler()->filter('main')->html());
     }
 
     public function testWhatAPhoneSendsIsTakenOnceAndRefusedSinglyAtItsPlace(): void

@@ -206,12 +206,17 @@ final class TempleTest extends BrowserCase
         $this->browser->request('GET', $this->at('guests'));
         $this->browser->submitForm('Take over', ['guests[groups][0][count]' => '380']);
         $this->browser->request('GET', $this->at('risk'));
-        $before = $chance('balls');
-        self::assertLessThan(0.95, $before);
+        $all = [];
+        foreach (['kesari', 'pudding', 'cups', 'balls', 'sesame', 'barfi'] as $dish) {
+            $all[$dish] = $chance($dish);
+        }
+        asort($all);
+        [$least, $before] = [array_key_first($all), reset($all)];
+        self::assertLessThan(0.97, $before);
         $this->browser->submitForm('Give each sweet the minutes it lacks');
         self::assertResponseStatusCodeSame(303);
         $this->browser->followRedirect();
-        self::assertGreaterThanOrEqual($before - 1e-9, $chance('balls'), 'a wish that makes it less sure is not kept');
+        self::assertGreaterThanOrEqual($before - 1e-9, $chance($least), 'a wish that makes it less sure is not kept');
         $form = $this->browser->getCrawler()->filter('.margin')->form();
         $form['margin'] = '30';
         $this->browser->submit($form);
@@ -233,7 +238,7 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('[data-account]', 'By the recipe 11 min a load');
         self::assertSelectorTextContains('.steam-water', 'Water under the rack: 12.7 l');
         self::assertMatchesRegularExpression(
-            '/takes it up at|is wanted for ".+" from \d\d:\d\d/',
+            '/takes it up at|is wanted for ".+" from \d\d:\d\d|As late as it can be/',
             $this->browser->getCrawler()->filter('#then + p')->text(),
         );
         $this->browser->request('GET', $this->at('step/pudding/1/cook'));

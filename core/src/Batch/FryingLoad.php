@@ -63,6 +63,10 @@ final readonly class FryingLoad
                 if ($pan->surfaceM2($depth) < $footprint) {
                     return null;
                 }
+                // Drops lie in one layer; else what does not touch and does not chill the fat.
+                if (null !== $piece->tool) {
+                    $most = min($most, max(1, (int) floor($piece->tool->loadGrams($pan->surfaceM2($depth)) / (1000 * $pieceKg))));
+                }
                 // In little fat the pan itself keeps the heat: what lies side by side, as on a griddle.
                 $perLoad = min(
                     $most,

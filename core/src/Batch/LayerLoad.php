@@ -64,7 +64,7 @@ final readonly class LayerLoad
         if (Process::Steam === $process) {
             $tier = $vessel->shape->surfaceM2($vessel->shape->heightMm() / 2);
 
-            return $vessel->tiers * (int) floor((self::TIER_SHARE * $tier) / $footprint + 1e-9);
+            return self::sideBySide(true, $tier, $widthMm, $vessel->tiers);
         }
         $flat = $vessel->shape->surfaceM2(0.0);
         $area = $flat > 0.0 ? $flat : $vessel->shape->surfaceM2(self::SHALLOW_FAT_MM);
@@ -72,6 +72,14 @@ final readonly class LayerLoad
             return 1;
         }
 
-        return (int) floor((self::GRIDDLE_SHARE * $area) / $footprint + 1e-9);
+        return self::sideBySide(false, $area, $widthMm);
+    }
+
+    /** Pieces that lie side by side on so much room: steam comes by, or each can be turned. */
+    public static function sideBySide(bool $isSteamed, float $areaM2, float $widthMm, int $tiers = 1): int
+    {
+        $footprint = (\M_PI / 4) * ($widthMm / 1000) ** 2;
+
+        return $tiers * (int) floor((($isSteamed ? self::TIER_SHARE : self::GRIDDLE_SHARE) * $areaM2) / $footprint + 1e-9);
     }
 }

@@ -245,11 +245,10 @@ final readonly class PotChooser
     private function loadMinutes(PotChoice $choice): float
     {
         $flow = self::laid($choice->run);
-        $time = ($choice->run->frying() ?? $flow->step)->work->time;
-
+        $step = $choice->run->frying() ?? $flow->step;
         $loads = $choice->frying->loads ?? $choice->layer($flow)->loads ?? 1;
 
-        return $loads * max(1.0, $time->likelyMinutes + ($time->loads->betweenMinutes ?? 0.0));
+        return $loads * max(1.0, $step->work->time->likelyMinutes + $step->betweenLoads());
     }
 
     /** The step of a run whose pieces lie side by side, else the first. */

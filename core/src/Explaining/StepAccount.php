@@ -6,6 +6,7 @@ namespace FeastLadle\Explaining;
 
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
+use FeastLadle\Recipe\SharedWork;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Timing\StepTimer;
 use FeastLadle\Timing\TimeAccount;
@@ -46,10 +47,10 @@ final readonly class StepAccount
                     'minutes' => $here,
                 ]),
                 \count($planned->people) > $planned->step->work->attention->people => $account->say(
-                    '{count} share it, each a part of it: {alone} min ÷ {count} = {minutes} min.',
+                    '{count} share it, each a part of it: {alone} min ÷ {count}^0.95 = {minutes} min.',
                     [
                         'count' => \count($planned->people),
-                        'alone' => $minutes->likely * $planned->step->work->attention->people,
+                        'alone' => round($minutes->likely / SharedWork::share($planned->step->work->attention->people)),
                         'minutes' => $here,
                     ],
                 ),

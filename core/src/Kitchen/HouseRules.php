@@ -7,7 +7,7 @@ namespace FeastLadle\Kitchen;
 use FeastLadle\Vessel\FillLimits;
 use FeastLadle\Vessel\Lifting;
 
-/** What this house allows: things left out, how much one lifts, how full a pot may be. */
+/** What this house allows: things left out, how much one lifts, how full a pot may be, when it is tasted. */
 final readonly class HouseRules
 {
     /**
@@ -18,6 +18,7 @@ final readonly class HouseRules
         public array $ingredients = [],
         public float $liftKg = Lifting::DEFAULT_LIMIT_KG,
         public FillLimits $fillLimits = new FillLimits(),
+        public Tasting $tasting = Tasting::AfterTheOffering,
     ) {
     }
 }

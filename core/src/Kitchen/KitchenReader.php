@@ -63,6 +63,7 @@ final class KitchenReader
             'prices',
             'currency',
             'liftKg',
+            'tasting',
             'humidity',
             'fillLimits',
             'dryingM2',
@@ -133,6 +134,7 @@ final class KitchenReader
                 (new IngredientRulesReader())->read($root->at('rules')),
                 $root->at('liftKg')->number(2, Lifting::MOST_KG, Lifting::DEFAULT_LIMIT_KG),
                 $this->fillLimits($root->at('fillLimits')),
+                $root->at('tasting')->enum(Tasting::class, Tasting::AfterTheOffering),
             ),
         );
     }

@@ -202,7 +202,7 @@ final readonly class ScheduleBuilder
         foreach ($dish->recipe->steps as $step) {
             foreach ($flow->rounds($step) as $round) {
                 $share = match ($step->work->time->growth) {
-                    Growth::Fixed => 1.0,
+                    Growth::Fixed, Growth::Warmth => 1.0,
                     Growth::Mass => $flow->share($round) ** $step->work->time->power,
                     default => $flow->share($round),
                 };

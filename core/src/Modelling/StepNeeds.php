@@ -15,6 +15,7 @@ use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\AttentionKind;
 use FeastLadle\Recipe\Process;
+use FeastLadle\Recipe\SharedWork;
 use FeastLadle\Recipe\Step;
 use FeastLadle\Schedule\Activity;
 use FeastLadle\Schedule\DurationRange;
@@ -262,7 +263,7 @@ final readonly class StepNeeds
         $atIt = $this->hands->atIt($planned, $step, $range);
         if ($atIt > $step->work->attention->people) {
             // Each takes a part of it, side by side.
-            $range = $range->times($step->work->attention->people / $atIt);
+            $range = $range->times(SharedWork::share($atIt) / SharedWork::share($step->work->attention->people));
             unset($exact[$step->id]);
         }
         if (AttentionKind::None !== $step->work->attention->kind) {

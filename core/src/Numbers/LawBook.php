@@ -19,6 +19,7 @@ final class LawBook
                 ...CoolingAndFryingLaws::all(),
                 ...SyrupLaws::all(),
                 ...TrayAndHoldingLaws::all(),
+                ...KitchenWorkLaws::all(),
             ] as $law
         ) {
             $laws[$law->name] = $law;

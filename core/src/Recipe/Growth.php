@@ -9,6 +9,8 @@ enum Growth: string
 {
     /** The same for any amount. */
     case Fixed = 'fixed';
+    /** The sooner the warmer it is: minutes at 25 °C, for what soaks, rises or sours. */
+    case Warmth = 'warmth';
     /** With the mass in the vessel, to a power. */
     case Mass = 'mass';
     /** Seconds for each piece, shared by the people at it. */

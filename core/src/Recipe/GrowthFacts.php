@@ -40,7 +40,7 @@ final readonly class GrowthFacts
     public static function of(Growth $growth): self
     {
         return match ($growth) {
-            Growth::Fixed, Growth::Mass, Growth::Load => new self(),
+            Growth::Fixed, Growth::Warmth, Growth::Mass, Growth::Load => new self(),
             Growth::Piece => new self(minutes: false),
             Growth::Roast => new self(isLaw: true, flame: true),
             Growth::WarmUp => new self(

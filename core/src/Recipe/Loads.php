@@ -21,10 +21,20 @@ final readonly class Loads
         return new self(0.0, $grams, $betweenMinutes);
     }
 
-    /** How many times the tool is filled. */
+    /** As many as the pan, tier or griddle takes. */
+    public static function asManyAsFit(float $betweenMinutes): self
+    {
+        return new self(0.0, 0.0, $betweenMinutes);
+    }
+
+    /** How many times the tool is filled; once where it is as many as fit, which only the vessel knows. */
     public function number(float $grams, float $pieces): int
     {
-        $loads = $this->pieces > 0 ? $pieces / $this->pieces : $grams / $this->grams;
+        $loads = match (true) {
+            $this->pieces > 0 => $pieces / $this->pieces,
+            $this->grams > 0 => $grams / $this->grams,
+            default => 1.0,
+        };
 
         return max(1, (int) ceil($loads - 1e-9));
     }

@@ -117,7 +117,7 @@ final readonly class ProcessGuide
     public function time(Growth $growth): array
     {
         $time = ['grows' => $growth->value];
-        if (\in_array($growth, [Growth::Fixed, Growth::Mass, Growth::Load, Growth::Roast], true)) {
+        if (\in_array($growth, [Growth::Fixed, Growth::Warmth, Growth::Mass, Growth::Load, Growth::Roast], true)) {
             $time['minutes'] = $this->minutes;
         }
         if (Growth::Mass === $growth) {

@@ -35,6 +35,7 @@ final class ProcessTable
         $byPiece = [Growth::Piece, Growth::Mass, Growth::Fixed];
         $byLoad = [Growth::Load, Growth::Mass, Growth::Fixed];
         $asLong = [Growth::Fixed];
+        $byWarmth = [Growth::Fixed, Growth::Warmth];
         $cooling = [Growth::Cooling, Growth::Fixed];
         $boils = [TargetKind::VolumeTo, TargetKind::VolumeBy, TargetKind::WaterOff, TargetKind::Celsius, TargetKind::Cues];
         $warm = [TargetKind::Celsius, TargetKind::Cues];
@@ -52,7 +53,7 @@ final class ProcessTable
                 isShared: true,
             ),
             Process::Soak => new ProcessFacts(
-                'Soak', $before, $bowl, $asLong, $leave, [60.0, 120.0, 240.0], fill: FillLimit::Soaking, coolsToRoom: true,
+                'Soak', $before, $bowl, $byWarmth, $leave, [60.0, 120.0, 240.0], fill: FillLimit::Soaking, coolsToRoom: true,
                 begins: true, becomes: ['soaked'],
             ),
             Process::Drain => new ProcessFacts(
@@ -85,7 +86,7 @@ final class ProcessTable
                 isShared: true, becomes: ['dough'],
             ),
             Process::Rest => new ProcessFacts(
-                'Rest', $before, [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot, VesselKind::Pan], $asLong, $leave,
+                'Rest', $before, [VesselKind::Bowl, VesselKind::Tray, VesselKind::Pot, VesselKind::Pan], $byWarmth, $leave,
                 [15.0, 30.0, 60.0], coolsToRoom: true,
             ),
             Process::Dry => new ProcessFacts(

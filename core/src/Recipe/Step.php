@@ -72,8 +72,14 @@ final readonly class Step
     public function standsAlone(): bool
     {
         return AttentionKind::None === $this->work->attention->kind
-            && Growth::Fixed === $this->work->time->growth
+            && \in_array($this->work->time->growth, [Growth::Fixed, Growth::Warmth], true)
             && Flame::None === $this->work->flame;
+    }
+
+    /** Minutes between two loads by the recipe: wiped, dried, turned; lifted out and wiped where drops fall through a holed tool. */
+    public function betweenLoads(): float
+    {
+        return max($this->work->time->loads->betweenMinutes ?? 0.0, $this->gives->pieces?->tool?->betweenMinutes() ?? 0.0);
     }
 
     /**

@@ -197,7 +197,7 @@ final readonly class StepReader
     {
         $load = $time->at('load');
         if (!$load->exists()) {
-            return null;
+            return $time->has('between') ? Loads::asManyAsFit($time->at('between')->number(0, 240)) : null;
         }
         $load->object(['pieces', 'grams']);
         $between = $time->at('between')->number(0, 240, 0.0);
@@ -251,6 +251,16 @@ final readonly class StepReader
     {
         if (!$node->exists()) {
             return null;
+        }
+        if ($node->has('holeMm')) {
+            $node->object(['holeMm', 'fallMm', 'tools', 'gramsPerMl']);
+
+            return (new HoledTool(
+                $node->at('holeMm')->number(1, 30),
+                $node->at('fallMm')->number(0, 1000, 0.0),
+                $node->at('tools')->int(1, 10, 1),
+                $node->at('gramsPerMl')->number(0.3, 2, HoledTool::BATTER),
+            ))->pieces();
         }
         $node->object(['grams', 'widthMm']);
 

@@ -20,6 +20,9 @@ final class ProcessOf
     public const SEASONING = ['water', 'lemon', 'citric-acid', 'saffron', 'cardamom', 'cardamom-pods', 'rose-water', 'screwpine-water',
         'salt', 'dry-ginger', 'milk', 'camphor', 'cloves'];
 
+    /** "cook it in two spoons of ghee" */
+    private const IT_IN = '/\b(?:it|them|these|this|the (?:batter|dough|mass|mixture|paste|pulp|flour)) in\b/i';
+
     /** By these words a mass is stirred until it holds together. */
     private const BALL = '/\b(?:leaves? (?:the |its )?(?:side|pan|pot|no film|no)|lets? go|comes? (?:away|off|together)'
         .'|one (?:lump|mass|paste|glossy)|moves as|rolls?\b|rolled|throws? back|shivers|film|fat (?:comes|stands|lets)'
@@ -84,7 +87,7 @@ final class ProcessOf
             Action::Simmer => match (true) {
                 // "cook it in two spoons of ghee"
                 $isFatOnly && [] !== $stream->holds
-                    && 1 === preg_match('/\b(?:it|them|these|this|the (?:batter|dough|mass|mixture|paste|pulp|flour)) in\b/i', $words) => 1 === preg_match(self::FIRM_BALL, $words)
+                    && 1 === preg_match(self::IT_IN, $words) => 1 === preg_match(self::FIRM_BALL, $words)
                     ? Process::StirToBall
                     : Process::Roast,
                 $isFatOnly, [] === $all && 1 === preg_match('/\b(?:pan|griddle|pot|kadai|oven)\b/i', $words) => null,

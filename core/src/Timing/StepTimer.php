@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace FeastLadle\Timing;
 
-use FeastLadle\Batch\LayerLoad;
 use FeastLadle\Batch\PotChoice;
 use FeastLadle\Flow\StepFlow;
 use FeastLadle\Heat\Burner;
 use FeastLadle\Heat\Flame;
 use FeastLadle\Heat\Reducing;
 use FeastLadle\Heat\ThinAir;
+use FeastLadle\Heat\WarmSoak;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Larder\Larder;
 use FeastLadle\Recipe\Growth;
@@ -115,13 +115,13 @@ final readonly class StepTimer
                 $account,
             );
         }
-        if (\in_array($time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)) {
+        if (\in_array($time->growth, [Growth::Fixed, Growth::Warmth, Growth::Mass, Growth::Load], true)) {
             $minutes = $this->byRecipe($flow, $pot, $scale, $fire, $account);
 
             return null === $fire || null === $pot ? $minutes : $this->notShorterThanItsHeat($minutes, $flow, $pot, $fire, $account);
         }
         if (Growth::Piece === $time->growth) {
-            return $this->byPiece($flow, $account);
+            return HandTime::byPiece($flow, $account);
         }
         $likely = match (true) {
             null === $pot => null,
@@ -192,7 +192,7 @@ final readonly class StepTimer
      */
     public function told(StepFlow $flow, ?PotChoice $pot, float $scale): ?Minutes
     {
-        return \in_array($flow->step->work->time->growth, [Growth::Fixed, Growth::Mass, Growth::Load], true)
+        return \in_array($flow->step->work->time->growth, [Growth::Fixed, Growth::Warmth, Growth::Mass, Growth::Load], true)
             ? $this->byRecipe($flow, $pot, $scale, null, null)
             : null;
     }
@@ -204,6 +204,7 @@ final readonly class StepTimer
         $factor = match ($time->growth) {
             Growth::Mass => max(0.05, $scale) ** $time->power,
             Growth::Load => (float) $this->loads($flow, $pot),
+            Growth::Warmth => WarmSoak::factor($this->kitchen->climate->roomCelsius),
             default => 1.0,
         };
         match ($time->growth) {
@@ -225,6 +226,17 @@ final readonly class StepTimer
                 'most' => $time->maxMinutes,
                 'loads' => $factor,
             ]),
+            Growth::Warmth => $account?->say(
+                'By the recipe {likely} min at 25 °C, {least} to {most}; at {celsius} °C {factor} times as long, and never over {hours} h.',
+                [
+                    'likely' => $time->likelyMinutes,
+                    'least' => $time->minMinutes,
+                    'most' => $time->maxMinutes,
+                    'celsius' => round($this->kitchen->climate->roomCelsius, 1),
+                    'factor' => round($factor, 2),
+                    'hours' => WarmSoak::mostMinutes($this->kitchen->climate->roomCelsius) / 60,
+                ],
+            ),
             default => $account?->say('By the recipe {likely} min, {least} to {most}, whatever the amount.', [
                 'likely' => $time->likelyMinutes,
                 'least' => $time->minMinutes,
@@ -247,7 +259,7 @@ final readonly class StepTimer
             // Wiped, dried or turned between two loads; seconds are summed before they are rounded.
             $between =
                 ($factor - 1) *
-                max($time->loads->betweenMinutes ?? 0.0, $this->kitchen->toolFor($flow->step->process)->restMinutes ?? 0.0);
+                max($flow->step->betweenLoads(), $this->kitchen->toolFor($flow->step->process)->restMinutes ?? 0.0);
             $more = $heating + $recovery + $between;
             if ($heating > 0) {
                 $account?->say(
@@ -255,6 +267,14 @@ final readonly class StepTimer
                         'loads.',
                     ['minutes' => round($heating), 'recovery' => round($recovery, 1)],
                 );
+            }
+            $pieces = $flow->step->gives->pieces;
+            if (null !== $pieces?->tool) {
+                $account?->say('Through holes of {hole} mm fall drops of {width} mm, {grams} g each; they lie in one layer.', [
+                    'hole' => $pieces->tool->holeMm,
+                    'width' => round($pieces->widthMm, 1),
+                    'grams' => round($pieces->grams, 2),
+                ]);
             }
             if ($between > 0) {
                 $account?->say('Between two loads {each} min for wiping, turning or rest: {minutes} min.', [
@@ -264,47 +284,16 @@ final readonly class StepTimer
             }
         }
         $factor *= $softening;
-        $hands = $this->turning($flow, $pot, $account);
+        $hands = HandTime::turning($flow, $pot, $account);
 
-        return Minutes::of(
-            max($hands, $time->minMinutes * $factor + $more),
-            max($hands, $time->likelyMinutes * $factor + $more),
-            max($hands, $time->maxMinutes * $factor + $more),
-        );
-    }
-
-    /** Minutes that hands need to put on, turn and take off all that lies on a griddle, however many fit. */
-    private function turning(StepFlow $flow, ?PotChoice $pot, ?TimeAccount $account): float
-    {
-        if (Process::Griddle !== $flow->step->process || null === $pot?->layer($flow)) {
-            return 0.0;
+        $likely = $time->likelyMinutes * $factor + $more;
+        $most = $time->maxMinutes * $factor + $more;
+        if (Growth::Warmth === $time->growth) {
+            // After that it sours.
+            $most = max($likely, min($most, WarmSoak::mostMinutes($this->kitchen->climate->roomCelsius)));
         }
-        $people = max(1, $flow->step->work->attention->people);
-        $pieces = max($flow->taken->pieces, $flow->gives->pieces);
-        $minutes = ($pieces * LayerLoad::TURNING_SECONDS) / $people / 60;
-        $account?->say('Putting on, turning and taking off: {pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min at least.', [
-            'pieces' => floor($pieces + 1e-6),
-            'seconds' => LayerLoad::TURNING_SECONDS,
-            'people' => $people,
-            'minutes' => round($minutes, 1),
-        ]);
 
-        return $minutes;
-    }
-
-    private function byPiece(StepFlow $flow, ?TimeAccount $account): Minutes
-    {
-        $pieces = $flow->gives->pieces > 0 ? $flow->gives->pieces : $flow->taken->pieces;
-        $people = max(1, $flow->step->work->attention->people);
-        $likely = ($pieces * $flow->step->work->time->secondsEach) / $people / 60;
-        $account?->say('{pieces} pieces × {seconds} s ÷ {people} at it = {minutes} min.', [
-            'pieces' => floor($pieces + 1e-6),
-            'seconds' => $flow->step->work->time->secondsEach,
-            'people' => $people,
-            'minutes' => round($likely, 1),
-        ]);
-
-        return Minutes::of(0.8 * $likely, $likely, 1.4 * $likely);
+        return Minutes::of(max($hands, $time->minMinutes * $factor + $more), max($hands, $likely), max($hands, $most));
     }
 
     /** How much longer (or, in a big pot that stays hot, shorter) grain takes to get soft here than by the recipe. */

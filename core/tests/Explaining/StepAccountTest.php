@@ -34,7 +34,7 @@ final class StepAccountTest extends TestCase
     public function testPiecesLoadsAndGrainInThinAirAreTold(): void
     {
         self::assertSame(
-            ['227 pieces × 9 s ÷ 2 at it = 17 min.', '4 share it, each a part of it: 34 min ÷ 4 = 9 min.'],
+            ['227 pieces × 9 s ÷ 2^0.95 for those at it = 17.6 min.', '4 share it, each a part of it: 35 min ÷ 4^0.95 = 10 min.'],
             $this->told(Shipped::templeFeast(), Shipped::temple(), 'sesame/1/roll'),
             'within the eleven minutes for which it is warm',
         );

@@ -51,6 +51,33 @@ final class WorkedExamplesTest extends TestCase
         yield 'a hundred thousand guests' => ['demand', ['groups' => $groups(100000), 'portion' => 100], 'need', 1.05e7, 1e4];
         yield 'spice grows slower' => ['growing', ['base' => 2, 'factor' => 60, 'exponent' => 0.85], 'perBatch', 64.9, 0.1];
         yield 'a whole tin' => ['growing', ['base' => 300, 'factor' => 5, 'pack' => 400], 'factorOfWholePacks', 4, 0.001];
+        // drop 1.6 × 5 = 8 mm, 1.1 × π × 0.8³ / 6 = 0.2949 g; a layer 0.55 × 0.12 m² × 8 mm × 1.1 = 580.8 g
+        $drops = ['holeMm' => 5, 'density' => 1.1, 'surfaceM2' => 0.12, 'fryMinutes' => 1.5];
+        yield 'a drop through a hole of five' => ['drops', $drops, 'width', 8.0, 1e-9];
+        yield 'what it weighs' => ['drops', $drops, 'each', 0.2949, 1e-4];
+        yield 'a layer of them' => ['drops', $drops, 'load', 580.8, 0.01];
+        yield 'a round of them with one ladle' => ['drops', $drops, 'cycle', 3.0, 1e-9];
+        yield 'with a second, dry one' => ['drops', $drops + ['tools' => 2], 'cycle', 2.0, 1e-9];
+        // 360 × 1.8^−1 = 200; 0.7 and 2 times that
+        yield 'six hours of soaking, on a hot day' => ['soak', ['minutes' => 360, 'celsius' => 35], 'likely', 200.0, 0.01];
+        yield 'soft at the earliest' => ['soak', ['minutes' => 360, 'celsius' => 35], 'earliest', 140.0, 0.01];
+        yield 'soured at the latest' => ['soak', ['minutes' => 360, 'celsius' => 35], 'latest', 400.0, 0.01];
+        yield 'six hours in the cold' => ['soak', ['minutes' => 360, 'celsius' => 5], 'likely', 1166.4, 0.01];
+        yield 'a day there, and no longer' => ['soak', ['minutes' => 360, 'celsius' => 5], 'latest', 1440.0, 1e-9];
+        // 720 × 1.8^−0.5 = 536.7; twice that would be over twelve hours
+        yield 'twelve hours where it is warm' => ['soak', ['minutes' => 720, 'celsius' => 30], 'latest', 720.0, 1e-9];
+        yield 'scalded for its skin' => ['soak', ['minutes' => 300, 'celsius' => 25, 'scalding' => 'skins'], 'likely', 30.0, 1e-9];
+        yield 'scalded grain' => ['soak', ['minutes' => 300, 'celsius' => 25, 'scalding' => 'grain'], 'likely', 75.0, 1e-9];
+        yield 'skin of half a square metre in an hour and a half' => ['skin', ['surfaceM2' => 0.5, 'minutes' => 90], 'skin', 300.0, 1e-6];
+        yield 'and the water in it' => ['skin', ['surfaceM2' => 0.5, 'minutes' => 90], 'water', 135.0, 1e-6];
+        // 120 / 4^0.95
+        yield 'two hours of one, by four' => ['hands', ['minutes' => 120, 'people' => 4], 'minutes', 32.15, 0.01];
+        yield 'by one' => ['hands', ['minutes' => 120, 'people' => 1], 'minutes', 120.0, 1e-9];
+        // 0.55 × π × 0.15² over π × 0.03² is 13.75
+        $steamer = ['what' => 'steamer', 'diameterMm' => 300, 'widthMm' => 60, 'tiers' => 3];
+        yield 'three tiers of a steamer' => ['layer', $steamer, 'pieces', 39, 0];
+        // 0.6 × π × 0.2² over π × 0.03² is 26.67
+        yield 'a griddle' => ['layer', ['what' => 'griddle', 'diameterMm' => 400, 'widthMm' => 60], 'pieces', 26, 0];
         yield 'a kilo of rice' => [
             'grain-water',
             ['dryKg' => 1, 'takesInAll' => 2.2, 'boilMinutes' => 25, 'netKw' => 0.9],

@@ -9,6 +9,7 @@ use FeastLadle\Explaining\StepAccount;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\Kitchen;
+use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Modelling\ObstacleKind;
 use FeastLadle\Planning\FeastPlanner;
 use FeastLadle\Recipe\AttentionKind;
@@ -112,8 +113,9 @@ final class MakingSearchTest extends TestCase
 
     public function testASoakLastsShorterWithinWhatTheRecipeLeavesOpenWhereTheNightIsTooLong(): void
     {
-        // Soured for ten to sixteen hours: twelve from six in the morning are too late, and from the evening it has soured too long.
-        $kitchen = Shipped::temple();
+        // Soured for ten to sixteen hours at 25 °C: twelve from six in the morning are too late, and from the evening it has soured too
+        // long.
+        $kitchen = (new KitchenReader())->read(Document::changed(Shipped::document('kitchens/tamarind-ghat'), ['/roomCelsius' => 25]));
         $plan = (new FeastPlanner(Shipped::larder()))->plan(self::alone('jalebi', 60, $kitchen), $kitchen);
         self::assertTrue($plan->isOnTime());
         foreach ($plan->steps as $step) {
