@@ -51,8 +51,8 @@ final class KitchenType extends AbstractType
                 'placeholder' => false,
                 'empty_data' => Tasting::AfterTheOffering->value,
                 'choices' => [
-                    'while they cook' => Tasting::Always->value,
                     'only after the offering' => Tasting::AfterTheOffering->value,
+                    'while they cook' => Tasting::Always->value,
                     'never' => Tasting::Never->value,
                 ],
             ])
