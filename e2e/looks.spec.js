@@ -17,7 +17,9 @@ const pages = [
     '/feasts/2/run-sheet?by=people',
     '/feasts/1/step/basundi/1/reduce',
     ...stations.map((station) => `/feasts/1/${station}`),
-    ...['menu', 'stores', 'cards', 'dipsticks', 'who-eats', 'boxes', 'stove', 'risk', 'what-if'].map((page) => `/feasts/2/${page}`),
+    ...['menu', 'stores', 'cards', 'dipsticks', 'who-eats', 'boxes', 'stove', 'risk', 'what-if', 'rehearsal'].map(
+        (page) => `/feasts/2/${page}`,
+    ),
     '/feasts/2/menu/book',
     '/benches/tray',
     '/benches/pot',

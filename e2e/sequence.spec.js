@@ -29,6 +29,23 @@ test('a later day is weighed against what it takes elsewhere', async ({ page }) 
     await expect(later).toContainText(/min more in the days before/);
 });
 
+test('a rehearsal runs by itself, is held, and is moved with the keyboard', async ({ page }) => {
+    await open(page, '/feasts/1/rehearsal?wrong=none');
+    const clock = page.locator('[data-clock-shown]');
+    const begun = await clock.textContent();
+    const play = page.locator('[data-play]');
+    await play.click();
+    await expect(play).toHaveText('Hold');
+    await expect(clock).not.toHaveText(begun);
+    await play.press('Enter');
+    await expect(play).toHaveText('Let it run');
+    const slider = page.locator('.rehearsal-run input');
+    await slider.focus();
+    await page.keyboard.press('End');
+    await expect(page.locator('.rehearsal-said li').first()).toContainText('done:');
+    await expect(page.locator('.rehearsal .lane-person')).toHaveCount(0);
+});
+
 test('the stove is moved through the day with the keyboard, and each step says why it stands where it does', async ({ page }) => {
     await open(page, '/feasts/1/stove');
     const slider = page.locator('.stove-time input');

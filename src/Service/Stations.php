@@ -19,6 +19,7 @@ final readonly class Stations
         'pots' => ['In section', ['dipsticks' => 'Dipsticks and pours']],
         'run_sheet' => ['In order', ['stove' => 'The stove at any minute', 'risk' => 'Risk', 'what_if' => 'What if']],
         'menu' => ['On the menu', ['menu_book' => 'Choose or find']],
+        'cook' => ['At the stove', ['rehearsal' => 'Rehearsal']],
         'guests' => ['Who comes', ['who_eats' => 'Who may eat what']],
     ];
 

@@ -33,14 +33,16 @@ final readonly class TasteTwin
         $salt = array_sum(array_intersect_key($gives->grams, array_flip(self::SALT))) / $mass;
         $says = [];
         if ($sugar >= self::LEAST_SUGAR) {
-            $says[] = new Sentence('In place of tasting: with every bowl in as weighed it is as sweet as meant, {sugar} g of sugar in 100 g.', [
-                'sugar' => round(100 * $sugar),
-            ]);
+            $says[] = new Sentence(
+                'In place of tasting: with every bowl in as weighed it is as sweet as meant, {sugar} g of sugar in 100 g.',
+                ['sugar' => round(100 * $sugar)],
+            );
         }
         if ($salt >= self::LEAST_SALT) {
-            $says[] = new Sentence('In place of tasting: with every bowl in as weighed it is as salt as meant, {salt} g of salt in a kilo.', [
-                'salt' => round(1000 * $salt, 1),
-            ]);
+            $says[] = new Sentence(
+                'In place of tasting: with every bowl in as weighed it is as salt as meant, {salt} g of salt in a kilo.',
+                ['salt' => round(1000 * $salt, 1)],
+            );
         }
 
         return $says;
