@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Controller;
 
+use App\Service\OpenFeast;
 use FeastLadle\Amounts\SugarOnPlate;
 use FeastLadle\Diet\DietGrid;
 use FeastLadle\Feast\FeastDocument;
 use FeastLadle\Larder\Larder;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\UnprocessableEntityHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Contracts\Service\Attribute\Required;
 
@@ -53,6 +55,52 @@ final class WhoEatsController extends StationController
             'order' => $grid->order($open->feast),
             'sugar' => $sugar->inPortion,
             'onPlate' => $sugar->onPlate,
+            'names' => $this->names($open),
         ]);
+    }
+
+    /** One thing in place of another, as the grid offers it, or as it is written again. */
+    #[Route('/feasts/{id}/who-eats/instead', name: 'who_eats_instead', requirements: ['id' => '[1-9]\d{0,8}'], methods: ['POST'])]
+    public function instead(int $id, Request $request): Response
+    {
+        $open = $this->desk->open($id);
+        if (!$this->isCsrfTokenValid('who-eats', $request->request->getString('_token'))) {
+            throw $this->createAccessDeniedException('The form is too old. Load the page again.');
+        }
+        [$dish, $for] = [$request->request->getString('dish'), $request->request->getString('for')];
+        $by = $request->request->getString('ingredient');
+        $ratio = '' === $by ? 1.0 : $this->offered($open, $dish, $for, $by);
+        $document = FeastDocument::of($open->document)->withInstead($dish, $for, '' === $by ? null : $by, $ratio);
+        $this->desk->change($open, $document->fields, SeenVersion::in($request));
+
+        return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
+    }
+
+    /** Grams for a gram, where the grid offers it; nothing else is taken. */
+    private function offered(OpenFeast $open, string $dish, string $for, string $by): float
+    {
+        foreach ((new DietGrid($this->larder, $open->kitchen))->of($open->feast)[$dish] ?? [] as $culprits) {
+            foreach ($culprits as $culprit) {
+                if ($culprit->source->ingredient?->id === $for && $culprit->substitute?->id === $by) {
+                    return $culprit->ratio;
+                }
+            }
+        }
+        throw new UnprocessableEntityHttpException('That is not offered for this sweet. Load the page again.');
+    }
+
+    /** @return array<string, string> of what goes in for others, and of those, by id */
+    private function names(OpenFeast $open): array
+    {
+        $names = [];
+        foreach ($open->feast->dishes as $dish) {
+            foreach ($dish->recipe->way->choices->instead as $exchange) {
+                foreach ([$exchange->for, $exchange->ingredient] as $id) {
+                    $names[$id] = $this->larder->knows($id) ? $this->larder->get($id)->name : $id;
+                }
+            }
+        }
+
+        return $names;
     }
 }

@@ -9,6 +9,7 @@ use FeastLadle\Amounts\PlannedDish;
 use FeastLadle\Explaining\Word;
 use FeastLadle\Feast\Feast;
 use FeastLadle\Modelling\Obstacle;
+use FeastLadle\Schools\Exchange;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Standing\HeldDish;
 use FeastLadle\Standing\Walk;
@@ -76,6 +77,11 @@ final readonly class PlanDishes
                 'without' => $recipe->way->choices->without,
                 'bought' => $recipe->way->choices->bought,
                 'leftOut' => $recipe->way->choices->leftOut,
+                'instead' => array_map(static fn (Exchange $e): array => [
+                    'for' => $e->for,
+                    'ingredient' => $e->ingredient,
+                    'ratio' => $e->ratio,
+                ], $recipe->way->choices->instead),
             ],
             'ready' => null === $timing ? $ready : $this->clock->instant($timing->ready),
             'lateMinutes' => $timing?->lateMinutes,

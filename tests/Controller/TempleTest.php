@@ -106,6 +106,33 @@ final class TempleTest extends BrowserCase
         self::assertSelectorTextContains('[data-cell="kesari/grown-ups"]', 'Buckwheat flour can stand in, as much of it. Roast');
     }
 
+    public function testWhatStandsInIsCookedByOneTouchAndTakenBackByAnother(): void
+    {
+        $this->browser->request('GET', $this->at('who-eats'));
+        $touch = $this->browser->getCrawler()->filter('[data-cell="kesari/plant"] [data-exchange="kesari/ghee"]');
+        $values = $touch->form()->getPhpValues();
+        $by = (string) $touch->filter('button')->attr('value');
+        $this->browser->submit($touch->selectButton($touch->filter('button')->text())->form());
+        self::assertResponseStatusCodeSame(303);
+        $this->browser->followRedirect();
+        self::assertSelectorTextSame('[data-cell="kesari/plant"]', 'yes');
+        self::assertSelectorTextContains('[data-exchanged="kesari/ghee"]', 'in place of Ghee');
+        $this->browser->request('GET', $this->at('stores'));
+        self::assertSelectorExists('[data-thing='.$by.']');
+
+        // What the page does not offer is not taken, whoever sends it.
+        $version = ['version' => ''] + $values;
+        $this->browser->request('POST', $this->at('who-eats/instead'), ['for' => 'semolina', 'ingredient' => 'salt'] + $version);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->request('POST', $this->at('who-eats/instead'), ['_token' => 'forged'] + $version);
+        self::assertResponseStatusCodeSame(403);
+
+        $this->browser->request('GET', $this->at('who-eats'));
+        $this->browser->submit($this->browser->getCrawler()->selectButton('As it is written')->form());
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('[data-cell="kesari/plant"]', 'Ghee');
+    }
+
     public function testABoxIsFilledCountedAndRefusedWhenItHoldsNonsense(): void
     {
         $this->browser->request('GET', $this->at('boxes'));

@@ -214,6 +214,7 @@ final class KitchenWalkTest extends BrowserCase
             'schools' => ['texture' => 'moist'],
             'dials' => ['sweet' => 0.9],
             'leftOut' => ['nuts'],
+            'instead' => [['for' => 'ghee', 'ingredient' => 'coconut-oil', 'ratio' => 0.9]],
         ];
         $document['dishes'][2] += ['bought' => ['jaggery-syrup'], 'without' => ['nuts']];
         $document['boxes'] = [

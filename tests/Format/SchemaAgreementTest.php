@@ -70,6 +70,7 @@ final class SchemaAgreementTest extends TestCase
             '/dishes/0/without' => ['nuts'],
             '/dishes/0/bought' => ['paneer'],
             '/dishes/0/leftOut' => ['nuts'],
+            '/dishes/0/instead' => [['for' => 'ghee', 'ingredient' => 'coconut-oil', 'ratio' => 0.9]],
             '/groups/0/avoids' => ['egg'],
         ],
         'larder' => [],

@@ -26,7 +26,7 @@ final readonly class ChoiceCheck implements Check
                     $swap->step,
                     'Nothing is known that replaces {name} without {without}.',
                     'Leave the dish off that group\'s plate, or tell the larder what stands in for it.',
-                    ['name' => $name, 'without' => $swap->without->value],
+                    ['name' => $name, 'without' => $swap->without->value ?? ''],
                 );
             } elseif ('' !== $swap->by->caution) {
                 $findings[] = new Finding(Severity::Warning, $swap->step, '{name} is replaced by {by}.', '{caution}', [

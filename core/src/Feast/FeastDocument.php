@@ -145,6 +145,25 @@ final readonly class FeastDocument
         return $this->with('dishes', $dishes);
     }
 
+    /** One thing in place of another in a dish; null: as it is written. */
+    public function withInstead(string $dish, string $for, ?string $ingredient, float $ratio = 1.0): self
+    {
+        foreach ($this->rows('dishes') as $place => $row) {
+            if (($row['id'] ?? null) !== $dish) {
+                continue;
+            }
+            $others = array_values(array_filter(
+                \is_array($row['instead'] ?? null) ? $row['instead'] : [],
+                static fn (mixed $e): bool => \is_array($e) && ($e['for'] ?? null) !== $for,
+            ));
+            $fresh = null === $ingredient ? [] : [['for' => $for, 'ingredient' => $ingredient, 'ratio' => $ratio]];
+
+            return $this->withDish($place, ['instead' => [...$others, ...$fresh]]);
+        }
+
+        return $this;
+    }
+
     private function with(string $field, mixed $value): self
     {
         return new self([...$this->fields, $field => $value]);

@@ -166,13 +166,21 @@ final readonly class RecipeReader
         $root->isOf(self::FORMAT, self::VERSION);
         $slug = $root->at('slug')->id();
         $way = (new SchoolsReader())->read($root, $choices);
+        foreach ($choices->instead as $exchange) {
+            if (!$this->larder->knows($exchange->ingredient)) {
+                $root->fault('The larder knows no "{id}" that could go in for "{for}".', [
+                    'id' => $exchange->ingredient,
+                    'for' => $exchange->for,
+                ]);
+            }
+        }
         $excluded = $way->excludedBy();
         if (null !== $excluded) {
             $root->at('schools')->fault('These ways do not go together: {why}', ['why' => $excluded->why]);
         }
         $serving = $root->at('serving');
         $serving->object(['way', 'keepMinutes', 'eaten']);
-        $swaps = new Swaps($this->larder, $choices->without);
+        $swaps = new Swaps($this->larder, $choices->without, $choices->instead);
         $reader = new StepReader($this->larder, $way, $swaps);
         $steps = [];
         $nodes = [];
@@ -263,7 +271,8 @@ final readonly class RecipeReader
                 }
                 $place = $nodes[$id]->at('takes')->at($take->place)->at('base');
                 // What a guest does without holds for the bases too.
-                $base = $take->base === $slug ? null : $shelf->find($take->base, null, new Choices(without: $choices->without));
+                $same = new Choices(without: $choices->without, instead: $choices->instead);
+                $base = $take->base === $slug ? null : $shelf->find($take->base, null, $same);
                 if (null === $base) {
                     $place->fault('The book holds no recipe "{slug}" to take from.', ['slug' => $take->base]);
                 } elseif (null === $base->base) {

@@ -10,7 +10,8 @@ use FeastLadle\Larder\Without;
 /** An ingredient that was replaced because a guest must do without, or for which nothing is known that replaces it. */
 final readonly class Swap
 {
-    public function __construct(public Without $without, public string $step, public string $ingredient, public ?Substitute $by)
+    /** @param Without|null $without null where it was exchanged by choice */
+    public function __construct(public ?Without $without, public string $step, public string $ingredient, public ?Substitute $by)
     {
     }
 }

@@ -6,6 +6,7 @@ namespace FeastLadle\Recipe;
 
 use FeastLadle\Larder\Larder;
 use FeastLadle\Larder\Without;
+use FeastLadle\Schools\Exchange;
 
 /** Finds what stands in for ingredients that somebody must do without, and keeps account of it. */
 final class Swaps
@@ -13,8 +14,11 @@ final class Swaps
     /** @var list<Swap> */
     private array $made = [];
 
-    /** @param list<Without> $without */
-    public function __construct(private readonly Larder $larder, private readonly array $without)
+    /**
+     * @param list<Without>  $without
+     * @param list<Exchange> $instead
+     */
+    public function __construct(private readonly Larder $larder, private readonly array $without, private readonly array $instead = [])
     {
     }
 
@@ -22,6 +26,13 @@ final class Swaps
     public function of(string $ingredient, string $step): array
     {
         $ratio = 1.0;
+        foreach ($this->instead as $exchange) {
+            // What the larder does not know is told where the choice is read.
+            if ($exchange->for === $ingredient && $this->larder->knows($exchange->ingredient)) {
+                [$ingredient, $ratio] = [$exchange->ingredient, $ratio * $exchange->ratio];
+                break;
+            }
+        }
         foreach ($this->without as $without) {
             if (
                 !$this->larder->knows($ingredient)

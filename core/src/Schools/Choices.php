@@ -15,6 +15,7 @@ final readonly class Choices
      * @param list<Without>         $without
      * @param list<string>          $bought  slugs of bases that are bought, not made
      * @param list<string>          $leftOut ids of steps that are left out
+     * @param list<Exchange>        $instead things that go in for others
      */
     public function __construct(
         public array $schools = [],
@@ -22,6 +23,7 @@ final readonly class Choices
         public array $without = [],
         public array $bought = [],
         public array $leftOut = [],
+        public array $instead = [],
     ) {
     }
 
@@ -36,19 +38,20 @@ final readonly class Choices
             && [] === array_filter($this->dials, static fn (float $v): bool => 1.0 !== $v)
             && [] === $this->without
             && [] === $this->bought
-            && [] === $this->leftOut;
+            && [] === $this->leftOut
+            && [] === $this->instead;
     }
 
     /** @param array<string, string> $schools */
     public function withSchools(array $schools): self
     {
-        return new self($schools, $this->dials, $this->without, $this->bought, $this->leftOut);
+        return new self($schools, $this->dials, $this->without, $this->bought, $this->leftOut, $this->instead);
     }
 
     /** @param list<string> $leftOut */
     public function leaving(array $leftOut): self
     {
-        return new self($this->schools, $this->dials, $this->without, $this->bought, $leftOut);
+        return new self($this->schools, $this->dials, $this->without, $this->bought, $leftOut, $this->instead);
     }
 
     public function dial(DialKind $kind): float

@@ -11,7 +11,7 @@ use FeastLadle\Larder\Without;
 final class ChoicesReader
 {
     /** Fields of a dish that hold choices. */
-    public const FIELDS = ['schools', 'dials', 'without', 'bought', 'leftOut'];
+    public const FIELDS = ['schools', 'dials', 'without', 'bought', 'leftOut', 'instead'];
 
     /** @param ChosenWay $written the recipe's ways, as read without choices */
     public function read(Node $node, ChosenWay $written): Choices
@@ -45,6 +45,11 @@ final class ChoicesReader
         $dials = $this->dials($node->at('dials'), $written, $sound);
         $without = array_map(static fn (Node $n): Without => $n->enum(Without::class), $node->at('without')->items(5));
         $bought = array_map(static fn (Node $n): string => $n->id(), $node->at('bought')->items(20));
+        $instead = [];
+        foreach ($node->at('instead')->items(20) as $place) {
+            $place->object(['for', 'ingredient', 'ratio']);
+            $instead[] = new Exchange($place->at('for')->id(), $place->at('ingredient')->id(), $place->at('ratio')->number(0.05, 20, 1.0));
+        }
         $leftOut = [];
         foreach ($node->at('leftOut')->items(20) as $place) {
             $id = $place->string();
@@ -67,6 +72,7 @@ final class ChoicesReader
                 array_values(array_unique($without, \SORT_REGULAR)),
                 $bought,
                 array_values(array_unique($leftOut)),
+                $instead,
             )
             : Choices::asWritten();
     }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace FeastLadle\Tests\Diet;
 
+use FeastLadle\Amounts\QuantityPlanner;
 use FeastLadle\Diet\Culprit;
 use FeastLadle\Diet\DietGrid;
+use FeastLadle\Document\FaultyDocument;
 use FeastLadle\Feast\Feast;
+use FeastLadle\Feast\FeastReader;
 use FeastLadle\Kitchen\Kitchen;
 use FeastLadle\Kitchen\KitchenReader;
 use FeastLadle\Tests\Support\Shipped;
@@ -27,6 +30,43 @@ final class DietGridTest extends TestCase
         self::assertSame([], $grid['sesame']['plant']);
         self::assertSame([], $grid['kesari']['grown-ups']);
         self::assertNotSame([], $grid['kesari']['nutfree']);
+    }
+
+    public function testADishIsCookedWithWhatIsTakenInsteadAndWeighedByIt(): void
+    {
+        $document = Shipped::document('feasts/boat-lamp');
+        \assert(\is_array($document['dishes']) && \is_array($document['dishes'][0]));
+        $instead = ['instead' => [['for' => 'ghee', 'ingredient' => 'coconut-oil', 'ratio' => 0.8]]];
+        $dish = $document['dishes'][0];
+        $read = static fn (array $dish): Feast => (new FeastReader(Shipped::temple(), Shipped::shelf()))->read(
+            json_encode(['dishes' => [$dish], 'boxes' => []] + $document, \JSON_THROW_ON_ERROR),
+        );
+        $feast = $read($instead + $dish);
+        self::assertSame([], $this->grid()->of($feast)['kesari']['plant']);
+        $grams = static function (Feast $feast): array {
+            $sum = [];
+            foreach ((new QuantityPlanner(Shipped::larder()))->plan($feast, Shipped::temple())->dishes['kesari']->bowls as $bowls) {
+                foreach ($bowls as $bowl) {
+                    $sum[$bowl->ingredient->id] = ($sum[$bowl->ingredient->id] ?? 0.0) + $bowl->exactGrams;
+                }
+            }
+
+            return $sum;
+        };
+        $now = $grams($feast);
+        self::assertArrayNotHasKey('ghee', $now);
+        // A little more of all, as the oil is lighter.
+        self::assertEqualsWithDelta(0.8 * $grams($read($dish))['ghee'], $now['coconut-oil'], 0.03 * $now['coconut-oil']);
+    }
+
+    public function testWhatNobodyKnowsIsNotTakenInstead(): void
+    {
+        $document = ['dishes' => [['id' => 'it', 'recipe' => 'pineapple-kesari', 'instead' => [
+            ['for' => 'ghee', 'ingredient' => 'moon-dust'],
+        ]]]] + Shipped::document('feasts/new-roof');
+        $this->expectException(FaultyDocument::class);
+        $this->expectExceptionMessage('The larder knows no "moon-dust"');
+        (new FeastReader(Shipped::kitchen(), Shipped::shelf()))->read(json_encode($document, \JSON_THROW_ON_ERROR));
     }
 
     public function testRulesOfTheDayHoldForEverybodyAndReachThroughBases(): void
