@@ -64,4 +64,16 @@ final class FieldsTest extends TypeTestCase
             self::assertLessThanOrEqual(12, mb_strlen($name));
         }
     }
+
+    public function testNamesThatBeginAndEndAlikeAreToldApartByBothEnds(): void
+    {
+        $names = ['First row, left', 'First row, middle', 'First row, right', 'Second row, left', 'Second row, middle', 'Second row, right'];
+        $short = ShortNames::of($names, 13);
+        self::assertSame($names, array_keys($short));
+        self::assertCount(6, array_unique($short));
+        self::assertSame('Second…middle', $short['Second row, middle']);
+        foreach ($short as $name) {
+            self::assertLessThanOrEqual(13, mb_strlen($name));
+        }
+    }
 }
