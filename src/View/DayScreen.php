@@ -9,6 +9,7 @@ use App\Service\LiveDay;
 use App\Service\OpenFeast;
 use FeastLadle\Day\DayState;
 use FeastLadle\Day\Heard;
+use FeastLadle\Day\NobodyLeft;
 use FeastLadle\Day\Wishes;
 use FeastLadle\Feast\Moment;
 use FeastLadle\Feast\MomentKind;
@@ -54,6 +55,7 @@ final readonly class DayScreen
                 static fn (Moment $m): bool => isset($quiet[$m->id]) && $quiet[$m->id] <= $now,
             )),
             'declined' => isset($heard->declined[$state->proposal->id ?? '']),
+            'nobodyLeft' => null === $state ? [] : (new NobodyLeft($open->feast, $open->kitchen))->of($state, $heard->away),
             'silent' => $this->live->silentSince($open, $plan, $heard),
         ];
     }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Explaining;
 
 use FeastLadle\Amounts\PlannedDish;
+use FeastLadle\Modelling\ConflictTeller;
 use FeastLadle\Modelling\Obstacle;
-use FeastLadle\Modelling\ObstacleKind;
-use FeastLadle\Modelling\ResourceNames;
 use FeastLadle\Schedule\Budget;
 use FeastLadle\Schedule\Conflict;
 use FeastLadle\Schedule\ConflictKind;
@@ -22,9 +21,6 @@ final readonly class Fitting
 {
     /** For each question; the answer is wanted soon. */
     private const TRIAL_MS = 40;
-
-    /** So many steps are named. */
-    private const MOST_NAMED = 4;
 
     /** @param int $patience how many times longer a dish looks for room beside the others */
     public function __construct(private Solve $solve, private int $patience = 2)
@@ -107,37 +103,6 @@ final readonly class Fitting
     /** The proof in a cook's words. */
     private function proven(string $dish, Conflict $conflict, Task $task): Obstacle
     {
-        $model = $this->solve->model($task);
-        $steps = [];
-        foreach ($conflict->activities as $id) {
-            $key = $model->steps[$id] ?? null;
-            if (null !== $key) {
-                $steps[$task->quantities->dishes[$key->dish]->dish->recipe->step($key->step)->title] = true;
-            }
-        }
-        $values = [
-            'steps' => implode(', ', \array_slice(array_keys($steps), 0, self::MOST_NAMED)),
-            'things' => ResourceNames::list($task->kitchen, $conflict->resources),
-            'there' => \count($conflict->resources),
-        ];
-
-        return new Obstacle(
-            $dish,
-            match ($conflict->kind) {
-                ConflictKind::Hold => 'At "{steps}" its batches stand full at once, and only {there} can hold them: {things}.',
-                ConflictKind::Resource => 'There is not enough of {things} for: {steps}.',
-                ConflictKind::Calendar => 'No shift is long enough for: {steps}.',
-                ConflictKind::Need => 'There are too few for "{steps}": {things}.',
-                ConflictKind::Link => 'At this size these take longer than what is before them keeps: {steps}.',
-                default => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
-            },
-            $values,
-            match ($conflict->kind) {
-                ConflictKind::Hold => ObstacleKind::Vessel,
-                ConflictKind::Resource, ConflictKind::Need => ResourceNames::kind($task->kitchen, ...$conflict->resources),
-                ConflictKind::Calendar => ObstacleKind::Hands,
-                default => ObstacleKind::Window,
-            },
-        );
+        return (new ConflictTeller($this->solve->model($task), $task->quantities, $task->kitchen))->tell($conflict, $dish);
     }
 }

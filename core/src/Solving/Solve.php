@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace FeastLadle\Solving;
 
 use FeastLadle\Larder\Larder;
+use FeastLadle\Modelling\ConflictTeller;
 use FeastLadle\Modelling\Obstacle;
 use FeastLadle\Modelling\ScheduleBuilder;
 use FeastLadle\Modelling\ScheduleModel;
 use FeastLadle\Schedule\Audit;
 use FeastLadle\Schedule\Budget;
+use FeastLadle\Schedule\Conflict;
 use FeastLadle\Schedule\Problem;
 use FeastLadle\Schedule\Solution;
 use FeastLadle\Schedule\SolutionStatus;
@@ -166,16 +168,8 @@ final readonly class Solve
 
     private function none(Task $task, ScheduleModel $model, Solution $solution): Plan
     {
-        $obstacles = $model->obstacles;
-        foreach ($solution->conflicts as $conflict) {
-            $obstacles[] = new Obstacle(
-                '',
-                SolutionStatus::Infeasible === $solution->status
-                    ? 'No plan is possible: {conflict}.'
-                    : 'No plan was found in the time allowed: {conflict}.',
-                ['conflict' => $conflict->text],
-            );
-        }
+        $teller = new ConflictTeller($model, $task->quantities, $task->kitchen);
+        $obstacles = [...$model->obstacles, ...array_map(static fn (Conflict $c): Obstacle => $teller->tell($c), $solution->conflicts)];
 
         return new Plan($task->quantities, $model->problem, $solution, $model->axis->origin, [], [], $obstacles);
     }

@@ -73,7 +73,7 @@ final class MomentChancesTest extends TestCase
         $feast = Shipped::feast();
         $plan = (new FeastPlanner(Shipped::larder()))->try($feast, Shipped::kitchen());
         self::assertNotSame(Word::NotInTime, self::chances($feast, $plan, 1)->word($plan));
-        $out = $plan->withObstacles([new Obstacle('kesari', 'No plan is possible: {conflict}.', ['conflict' => 'none'])]);
+        $out = $plan->withObstacles([new Obstacle('kesari', 'Its times contradict one another.')]);
         self::assertSame(Word::NotInTime, self::chances($feast, $out, 1)->word($out));
         self::assertSame(Word::NotInTime, self::chances($feast, $out, 1)->moments[0]->word);
     }
