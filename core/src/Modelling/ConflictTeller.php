@@ -35,7 +35,9 @@ final readonly class ConflictTeller
                 ConflictKind::Resource => 'There is not enough of {things} for: {steps}.',
                 ConflictKind::Calendar => 'No shift is long enough for: {steps}.',
                 ConflictKind::Need => 'There are too few for "{steps}": {things}.',
-                ConflictKind::Link => 'At this size these take longer than what is before them keeps: {steps}.',
+                ConflictKind::Link => '' === $dish
+                    ? 'No time is left in which one can follow the other: {steps}.'
+                    : 'At this size these take longer than what is before them keeps: {steps}.',
                 ConflictKind::Search => 'In no order can these be done by these hands, fires and pots: {steps}.',
                 default => match (true) {
                     '' !== $dish => 'It can\'t be done in this kitchen by these hands, even alone: {steps}.',
