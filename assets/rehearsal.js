@@ -16,12 +16,18 @@ export function rehearsal() {
             return this.running ? button.dataset.pause : button.dataset.play;
         },
         async show() {
-            const answer = await fetch(`${this.$root.dataset.url}&minute=${this.minute}`, { headers: { Accept: 'text/html' } });
-            if (!answer.ok) {
+            const minute = this.minute;
+            try {
+                const answer = await fetch(`${this.$root.dataset.url}&minute=${minute}`, { headers: { Accept: 'text/html' } });
+                const board = await answer.text();
+                // A later one may have been asked for meanwhile.
+                if (answer.ok && minute === this.minute) {
+                    this.$refs.frame.innerHTML = board;
+                }
+                this.running &&= answer.ok;
+            } catch {
                 this.running = false;
-                return;
             }
-            this.$refs.frame.innerHTML = await answer.text();
         },
         async slide(event) {
             this.running = false;

@@ -7,7 +7,6 @@ namespace App\Controller;
 use App\Service\Rehearsal;
 use App\View\RehearsalPage;
 use FeastLadle\Day\SlipRate;
-use FeastLadle\Schedule\SolutionStatus;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -23,7 +22,7 @@ final class RehearsalController extends StationController
     {
         $open = $this->desk->open($id);
         $plan = $this->plans->plan($open);
-        if (SolutionStatus::Feasible !== $plan->solution->status || !$rehearsal->isPossible($plan)) {
+        if (!$rehearsal->isPossible($plan)) {
             return $this->station('rehearsal', $open, $plan, ['day' => null]);
         }
         [$number, $slips] = self::asked($request);

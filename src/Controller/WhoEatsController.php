@@ -69,24 +69,16 @@ final class WhoEatsController extends StationController
         }
         [$dish, $for] = [$request->request->getString('dish'), $request->request->getString('for')];
         $by = $request->request->getString('ingredient');
-        $ratio = '' === $by ? 1.0 : $this->offered($open, $dish, $for, $by);
+        $ratio = '' === $by
+            ? (\in_array($dish, array_column($open->feast->dishes, 'id'), true) ? 1.0 : null)
+            : (new DietGrid($this->larder, $open->kitchen))->ratioOffered($open->feast, $dish, $for, $by);
+        if (null === $ratio) {
+            throw new UnprocessableEntityHttpException('That is not offered for this sweet. Load the page again.');
+        }
         $document = FeastDocument::of($open->document)->withInstead($dish, $for, '' === $by ? null : $by, $ratio);
         $this->desk->change($open, $document->fields, SeenVersion::in($request));
 
         return $this->redirectToRoute('who_eats', ['id' => $id], Response::HTTP_SEE_OTHER);
-    }
-
-    /** Grams for a gram, where the grid offers it; nothing else is taken. */
-    private function offered(OpenFeast $open, string $dish, string $for, string $by): float
-    {
-        foreach ((new DietGrid($this->larder, $open->kitchen))->of($open->feast)[$dish] ?? [] as $culprits) {
-            foreach ($culprits as $culprit) {
-                if ($culprit->source->ingredient?->id === $for && $culprit->substitute?->id === $by) {
-                    return $culprit->ratio;
-                }
-            }
-        }
-        throw new UnprocessableEntityHttpException('That is not offered for this sweet. Load the page again.');
     }
 
     /** @return array<string, string> of what goes in for others, and of those, by id */

@@ -60,8 +60,7 @@ final readonly class MyStep
     private const CLOSED_PERCENT = 100;
 
     /** Steam, drops, elbows and children tap too: over these a press ends nothing. */
-    private const HAZARDOUS = [Process::DeepFry, Process::ShallowFry, Process::HotFat, Process::Merge, Process::Pressure,
-        Process::FryGarnish];
+    private const HAZARDOUS = [...Process::IN_HOT_FAT, Process::Merge, Process::Pressure];
 
     public function __construct(private Larder $larder, private CookingDay $day)
     {

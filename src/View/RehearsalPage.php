@@ -66,14 +66,11 @@ final readonly class RehearsalPage
             return $id;
         };
         $words = match (true) {
-            $what instanceof StepStarted => new Sentence('began: {step}', ['step' => $title($what->step)]),
-            $what instanceof StepDone => new Sentence('done: {step}', ['step' => $title($what->step)]),
-            $what instanceof Slipped => new Sentence('went wrong at {step}: {what}', [
-                'step' => $title($what->step),
-                'what' => $what->slip->value,
-            ]),
-            $what instanceof Answered => new Sentence('so be it: {what}', ['what' => ltrim(strrchr(':'.$what->way, ':') ?: '', ':')]),
-            $what instanceof Replanned => new Sentence('planned anew: {why}', ['why' => $what->because]),
+            $what instanceof StepStarted => SaidWords::began($title($what->step)),
+            $what instanceof StepDone => SaidWords::done($title($what->step)),
+            $what instanceof Slipped => SaidWords::slipped($title($what->step), $what->slip),
+            $what instanceof Answered => SaidWords::answered($what->proposal.$what->way, $what->taken),
+            $what instanceof Replanned => SaidWords::planned($what->because),
             default => null,
         };
 

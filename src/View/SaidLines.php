@@ -10,6 +10,7 @@ use App\Service\CookingDay;
 use App\Service\OpenFeast;
 use App\Service\Speaker;
 use FeastLadle\Day\EventKind;
+use FeastLadle\Day\Happening\SlipKind;
 use FeastLadle\Solving\Plan;
 use FeastLadle\Words\Sentence;
 
@@ -117,17 +118,14 @@ final readonly class SaidLines
         $step = $titles[$text('step')] ?? $text('step');
 
         return match ($event->getKind()) {
-            EventKind::Started => new Sentence('began: {step}', ['step' => $step]),
-            EventKind::Done => new Sentence('done: {step}', ['step' => $step]),
+            EventKind::Started => SaidWords::began($step),
+            EventKind::Done => SaidWords::done($step),
             EventKind::NotDone => new Sentence('not done after all: {step}', ['step' => $step]),
             EventKind::GivenUp => new Sentence('given up: {step}', ['step' => $step]),
             EventKind::Ready => new Sentence('ready for {step}: {what}', ['step' => $step, 'what' => $text('what')]),
-            EventKind::Slipped => new Sentence('went wrong at {step}: {what}', ['step' => $step, 'what' => $text('slip')]),
-            EventKind::Replanned => new Sentence('planned anew: {why}', ['why' => $text('because')]),
-            EventKind::Answered => new Sentence(
-                true === ($said['taken'] ?? null) ? 'so be it: {what}' : 'leave it: {what}',
-                ['what' => ltrim(strrchr(':'.$text('proposal').$text('way'), ':') ?: '', ':')],
-            ),
+            EventKind::Slipped => SaidWords::slipped($step, SlipKind::tryFrom($text('slip'))),
+            EventKind::Replanned => SaidWords::planned($text('because')),
+            EventKind::Answered => SaidWords::answered($text('proposal').$text('way'), true === ($said['taken'] ?? null)),
             EventKind::Withdrawn => new Sentence('took something back'),
             EventKind::Stop => new Sentence('stop: {what}', ['what' => $text('what')]),
             EventKind::Over => new Sentence('over: {what}', ['what' => $text('what')]),

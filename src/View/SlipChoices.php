@@ -18,7 +18,7 @@ use FeastLadle\Words\Sentence;
  */
 final class SlipChoices
 {
-    private const WITH_FAT = [Process::DeepFry, Process::ShallowFry, Process::FryGarnish, Process::HotFat, Process::Roast];
+    private const WITH_FAT = [...Process::IN_HOT_FAT, Process::Roast];
     private const DOUGH = [Process::Knead, Process::Shape, Process::MixIn, Process::StirToBall];
     private const ON_FIRE = [
         Process::Boil, Process::Simmer, Process::Reduce, Process::Syrup, Process::Roast, Process::StirToBall, Process::Merge,

@@ -33,6 +33,18 @@ final class RehearsalTest extends BrowserCase
         self::assertCount(0, $this->browser->getCrawler()->filter('form, button'), 'there is nothing to say in a rehearsal');
     }
 
+    public function testWhatGoesWrongIsToldInWords(): void
+    {
+        $said = '';
+        foreach (range(1, 4) as $day) {
+            for ($minute = 60; $minute <= 540 && !str_contains($said, 'went wrong at'); $minute += 30) {
+                $this->browser->request('GET', $this->address("rehearsal/minute?wrong=many&day=$day&minute=$minute"));
+                $said = $this->text('.rehearsal-said');
+            }
+        }
+        self::assertMatchesRegularExpression('/went wrong at [^:]+: (it|too|some|something|the|one) /', $said);
+    }
+
     public function testInTheMiddleSomethingRunsAsOnTheWall(): void
     {
         $most = 0;

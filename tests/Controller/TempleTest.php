@@ -124,6 +124,8 @@ final class TempleTest extends BrowserCase
         $version = ['version' => ''] + $values;
         $this->browser->request('POST', $this->at('who-eats/instead'), ['for' => 'semolina', 'ingredient' => 'salt'] + $version);
         self::assertResponseStatusCodeSame(422);
+        $this->browser->request('POST', $this->at('who-eats/instead'), ['dish' => 'nothing', 'ingredient' => ''] + $version);
+        self::assertResponseStatusCodeSame(422);
         $this->browser->request('POST', $this->at('who-eats/instead'), ['_token' => 'forged'] + $version);
         self::assertResponseStatusCodeSame(403);
 

@@ -30,12 +30,9 @@ final readonly class NobodyLeft
         }
         $left = [];
         foreach ($state->placed() as [$step, $at]) {
-            if (!$step->progress->state->isOver() && !$this->somebodyCan($at, $state->at, $away)) {
-                $left[] = [
-                    'step' => $at,
-                    'isRunning' => StepState::Running === $step->progress->state,
-                    'instead' => self::instead($at, StepState::Running === $step->progress->state),
-                ];
+            $isRunning = StepState::Running === $step->progress->state;
+            if (!$step->progress->state->isOver() && !$this->enoughCan($at, $isRunning, $state->at, $away)) {
+                $left[] = ['step' => $at, 'isRunning' => $isRunning, 'instead' => self::instead($at, $isRunning)];
             }
         }
         usort($left, static fn (array $a, array $b): int => [$b['isRunning'], $a['step']->start] <=> [$a['isRunning'], $b['step']->start]);
@@ -43,21 +40,24 @@ final readonly class NobodyLeft
         return $left;
     }
 
-    /** @param array<string, \DateTimeImmutable> $away */
-    private function somebodyCan(PlannedStep $step, \DateTimeImmutable $now, array $away): bool
+    /**
+     * What runs needs them now; for what has not begun it is enough that they come.
+     *
+     * @param array<string, \DateTimeImmutable> $away
+     */
+    private function enoughCan(PlannedStep $step, bool $isRunning, \DateTimeImmutable $now, array $away): bool
     {
-        if (0 === $step->step->work->attention->percent) {
-            return true;
-        }
+        $attention = $step->step->work->attention;
+        $fit = [];
         foreach ($this->feast->shifts as $shift) {
+            $isThere = $shift->to > $now && (!$isRunning || $shift->from <= $now) && !isset($away[$shift->person]);
             $person = $this->kitchen->people[$shift->person] ?? null;
-            $isFit = null !== $person && $person->skill->suffices($step->step->work->attention->skill);
-            if ($isFit && $shift->to > $now && !isset($away[$shift->person])) {
-                return true;
+            if ($isThere && null !== $person && $person->skill->suffices($attention->skill)) {
+                $fit[$shift->person] = true;
             }
         }
 
-        return false;
+        return 0 === $attention->percent || \count($fit) >= max(1, $attention->people);
     }
 
     private static function instead(PlannedStep $step, bool $isRunning): Sentence
@@ -66,11 +66,11 @@ final readonly class NobodyLeft
 
         return match (true) {
             !$isRunning => new Sentence('It waits for somebody who can: do not begin it.'),
-            \in_array($process, [Process::DeepFry, Process::ShallowFry, Process::HotFat], true) => new Sentence(
+            \in_array($process, Process::IN_HOT_FAT, true) => new Sentence(
                 'Flame off under the fat, a lid beside it; nobody touches pan or fat until somebody is there who can.',
             ),
             Process::Pressure === $process => new Sentence('Flame off; the lid stays shut until it has come down by itself.'),
-            Flame::None !== $step->flame => new Sentence('Flame off, pot to the side, covered; note the time.'),
+            Flame::None !== $step->flame => new Sentence('Flame off; the pot stays where it is, a lid on it; note the time.'),
             default => new Sentence('Cover it and leave it as it is; note the time.'),
         };
     }

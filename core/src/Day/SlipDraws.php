@@ -18,7 +18,6 @@ use Random\Randomizer;
 /** What goes wrong on a simulated day, and which way on its cooks take. The same run, step and seed meet the same fate. */
 final readonly class SlipDraws
 {
-    private const IN_FAT = [Process::DeepFry, Process::ShallowFry, Process::FryGarnish, Process::HotFat];
     private const BY_HAND = [Process::Knead, Process::Shape, Process::StirToBall];
 
     /** Whatever else may happen, so often something falls down. */
@@ -60,7 +59,7 @@ final readonly class SlipDraws
         if (TargetKind::Stage === $step->step->work->target->kind) {
             $may[] = [SlipKind::WentPast, ['celsius' => 100.0 + ($step->step->work->target->stage?->aimRise() ?? 2.0) + 3.0]];
         }
-        if (\in_array($step->step->process, self::IN_FAT, true)) {
+        if (\in_array($step->step->process, Process::IN_HOT_FAT, true)) {
             $may[] = [SlipKind::TooHot, ['celsius' => 205.0]];
         }
         if (\in_array($step->step->process, self::BY_HAND, true)) {

@@ -110,6 +110,20 @@ final readonly class DietGrid
         return $culprits;
     }
 
+    /** Grams for a gram at which one thing may stand in for another in a dish; null where that is not offered. */
+    public function ratioOffered(Feast $feast, string $dish, string $for, string $by): ?float
+    {
+        foreach ($this->of($feast)[$dish] ?? [] as $culprits) {
+            foreach ($culprits as $culprit) {
+                if ($culprit->source->ingredient?->id === $for && $culprit->substitute?->id === $by) {
+                    return $culprit->ratio;
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** @param list<string> $allergens */
     private function hits(string $avoid, ?string $ingredient, array $allergens): bool
     {

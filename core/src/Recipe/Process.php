@@ -53,6 +53,9 @@ enum Process: string
     case Portion = 'portion';
     case DishUp = 'dish-up';
 
+    /** What stands in hot fat: nothing wet goes in, nobody reaches over it, no child comes near. */
+    public const IN_HOT_FAT = [self::DeepFry, self::ShallowFry, self::FryGarnish, self::HotFat];
+
     /** Whether pieces are fried in fat that stands in the pan, deep or a finger's breadth. */
     public function friesInFat(): bool
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FeastLadle\Recipe;
 
+use FeastLadle\Heat\Flame;
+
 /** What hands do in a step, as a picture shows it: for a child, and for whoever reads no words. */
 enum TaskPicture: string
 {
@@ -20,17 +22,19 @@ enum TaskPicture: string
 
     public static function of(Step $step): self
     {
-        return match (true) {
-            Process::Rinse === $step->process, Process::Soak === $step->process, Process::Drain === $step->process => self::Wash,
-            Process::Sieve === $step->process, Process::Strain === $step->process => self::Sieve,
-            Process::Prepare === $step->process, Process::Cut === $step->process, Process::Score === $step->process => self::Peel,
-            Process::Knead === $step->process, Process::Mash === $step->process, Process::Press === $step->process => self::Knead,
-            Process::Shape === $step->process, Process::Part === $step->process => self::Roll,
-            Process::Garnish === $step->process, Process::Coat === $step->process => self::Sprinkle,
-            Process::DishUp === $step->process, Process::Portion === $step->process => self::DishUp,
-            'none' !== $step->work->flame->value => self::Fire,
-            AttentionKind::None === $step->work->attention->kind => self::Wait,
-            default => self::Stir,
+        return match ($step->process) {
+            Process::Rinse, Process::Soak, Process::Drain => self::Wash,
+            Process::Sieve, Process::Strain => self::Sieve,
+            Process::Prepare, Process::Cut, Process::Score => self::Peel,
+            Process::Knead, Process::Mash, Process::Press => self::Knead,
+            Process::Shape, Process::Part => self::Roll,
+            Process::Garnish, Process::Coat => self::Sprinkle,
+            Process::DishUp, Process::Portion => self::DishUp,
+            default => match (true) {
+                Flame::None !== $step->work->flame => self::Fire,
+                AttentionKind::None === $step->work->attention->kind => self::Wait,
+                default => self::Stir,
+            },
         };
     }
 }

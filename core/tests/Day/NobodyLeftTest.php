@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace FeastLadle\Tests\Day;
 
 use FeastLadle\Day\NobodyLeft;
+use FeastLadle\Feast\Shift;
+use FeastLadle\Kitchen\Person;
 use FeastLadle\Recipe\Skill;
 use FeastLadle\Solving\PlannedStep;
 use FeastLadle\Tests\Support\Shipped;
@@ -52,14 +54,32 @@ final class NobodyLeftTest extends TestCase
             $time = (new \DateTimeImmutable('08:30'))->modify("+$minute minutes")->format('H:i');
             $state = $this->asPlanned($time);
             foreach ((new NobodyLeft(Shipped::feast(), Shipped::kitchen()))->of($state, ['asha' => $state->at]) as $row) {
-                $fries = $row['step']->step->process->friesInFat();
+                $fries = \in_array($row['step']->step->process->value, ['deep-fry', 'shallow-fry', 'fry-garnish', 'hot-fat'], true);
                 if ($row['isRunning']) {
                     $said[$row['instead']->text()] = true;
                     self::assertSame($fries, str_contains($row['instead']->text(), 'under the fat'), $row['step']->key->id());
                 }
             }
         }
-        self::assertArrayHasKey('Flame off, pot to the side, covered; note the time.', $said);
+        self::assertArrayHasKey('Flame off; the pot stays where it is, a lid on it; note the time.', $said);
+    }
+
+    public function testWhoComesLaterTakesWhatHasNotBegunAndNotWhatRunsNow(): void
+    {
+        $state = $this->asPlanned('16:30');
+        $away = ['asha' => $state->at];
+        $feast = Shipped::feast();
+        $alone = (new NobodyLeft($feast, Shipped::kitchen()))->of($state, $away);
+        $running = array_values(array_filter($alone, static fn (array $r): bool => $r['isRunning']));
+        self::assertNotEmpty($running);
+        // A second cook, from an hour later on.
+        $kitchen = Shipped::kitchen()->withPerson(new Person('ila', 'Ila', Skill::Cook));
+        $shift = new Shift('ila', $state->at->modify('+1 hour'), $state->at->modify('+6 hours'));
+        $later = new NobodyLeft($feast->withShift($shift), $kitchen);
+        self::assertSame(
+            array_map(static fn (array $r): string => $r['step']->key->id(), $running),
+            array_map(static fn (array $r): string => $r['step']->key->id(), $later->of($state, $away)),
+        );
     }
 
     public function testWhileNobodyIsAwayNothingIsSaid(): void

@@ -18,7 +18,7 @@ final class AmountSlips
     /** Fat to bloom a gram of ground spice in; a kitchen estimate. */
     private const FAT_FOR_SPICE = 5.0;
 
-    private const FAT_STEPS = [Process::Bloom, Process::FryGarnish, Process::Roast, Process::DeepFry, Process::ShallowFry, Process::HotFat];
+    private const FAT_STEPS = [...Process::IN_HOT_FAT, Process::Bloom, Process::Roast];
 
     /** So much more than was meant is tasted, and no more. */
     private const TASTED_ONLY = 1.15;

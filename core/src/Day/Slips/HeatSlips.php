@@ -32,7 +32,7 @@ final class HeatSlips
     /** What of a pot that caught is left behind with its bottom. */
     private const LEFT_BEHIND = 0.07;
 
-    private const FAT = [Process::DeepFry, Process::ShallowFry, Process::FryGarnish, Process::HotFat, Process::Bloom];
+    private const FAT = [...Process::IN_HOT_FAT, Process::Bloom];
 
     public static function wentPast(Scene $scene): SlipAnswer
     {

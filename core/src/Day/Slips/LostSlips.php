@@ -95,7 +95,7 @@ final class LostSlips
         $answer = SlipAnswer::nothing()->because(
             new Sentence('Out with it and what clings to it, with a clean spoon; wash hands, tie hair and sleeves.'),
         );
-        if ($scene->is(Process::DeepFry, Process::ShallowFry, Process::HotFat)) {
+        if ($scene->is(...Process::IN_HOT_FAT)) {
             $answer = $answer->saying(new Sentence('Flame off before anybody reaches over the fat.'));
         }
 

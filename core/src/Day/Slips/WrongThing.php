@@ -97,8 +97,7 @@ final class WrongThing
             return SlipAnswer::nothing()->with(AmountSlips::leave(new Sentence('Nobody knows what it was.')));
         }
         $grams = $scene->slip->grams ?? 0.0;
-        $inFat = [Process::DeepFry, Process::ShallowFry, Process::HotFat, Process::FryGarnish, Process::Bloom];
-        if (AmountSlips::isWet($thing) && $scene->is(...$inFat)) {
+        if (AmountSlips::isWet($thing) && $scene->is(Process::Bloom, ...Process::IN_HOT_FAT)) {
             return SlipAnswer::nothing()
                 ->saying(new Sentence('Step back, flame off. Nobody leans over it until it has stopped spitting.'))
                 ->with(
