@@ -66,15 +66,17 @@ final class NobodyLeftTest extends TestCase
 
     public function testWhoComesLaterTakesWhatHasNotBegunAndNotWhatRunsNow(): void
     {
-        $state = $this->asPlanned('16:30');
-        $away = ['asha' => $state->at];
         $feast = Shipped::feast();
+        $boil = array_values(array_filter(self::plan()->steps, static fn (PlannedStep $s): bool => 'basundi/1/boil' === $s->key->id()))[0];
+        $state = $this->asPlanned($boil->start->modify('+5 minutes')->format('H:i'));
+        $away = ['asha' => $state->at];
         $alone = (new NobodyLeft($feast, Shipped::kitchen()))->of($state, $away);
         $running = array_values(array_filter($alone, static fn (array $r): bool => $r['isRunning']));
-        self::assertNotEmpty($running);
+        self::assertContains('basundi/1/boil', array_map(static fn (array $r): string => $r['step']->key->id(), $running));
+        self::assertGreaterThan(\count($running), \count($alone));
         // A second cook, from an hour later on.
         $kitchen = Shipped::kitchen()->withPerson(new Person('ila', 'Ila', Skill::Cook));
-        $shift = new Shift('ila', $state->at->modify('+1 hour'), $state->at->modify('+6 hours'));
+        $shift = new Shift('ila', $state->at->modify('+1 hour'), $state->at->modify('+9 hours'));
         $later = new NobodyLeft($feast->withShift($shift), $kitchen);
         self::assertSame(
             array_map(static fn (array $r): string => $r['step']->key->id(), $running),
