@@ -38,9 +38,14 @@ export class ServedDemo {
     async serve() {
         const settings = ['opcache.enable_cli=1', 'memory_limit=512M', 'variables_order=EGPCS'].flatMap((value) => ['-d', value]);
         const what = ['-S', `127.0.0.1:${this.port}`, '-t', 'public', 'bin/router.php'];
-        this.server = spawn('php', [...settings, ...what], { cwd: root, env: this.env, detached: true, stdio: 'ignore' });
+        const start = () => spawn('php', [...settings, ...what], { cwd: root, env: this.env, detached: true, stdio: 'ignore' });
+        this.server = start();
         let last = '';
         for (let tries = 0; tries < TRIES; tries += 1) {
+            // The last of the workers that were killed may have held the port a moment longer than their parent.
+            if (this.server.exitCode !== null) {
+                this.server = start();
+            }
             try {
                 const answer = await fetch(`${this.base}/feasts/1/cook/state`);
                 if (answer.ok) {
